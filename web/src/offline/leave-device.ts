@@ -1,6 +1,7 @@
 import { ROUTES } from '../lib/paths';
 import { accountHere, setAccountHere } from './account';
 import { keptViews } from './kept-views';
+import { letGo } from './outbox';
 import { device } from './store';
 
 /** Set while a session is to be ended that could not be reached when its owner left. */
@@ -11,6 +12,7 @@ const UNAUTHORIZED = 401;
 
 /** Removes what the device keeps of its account. Unsent changes stay, for that account alone. */
 export async function clearDevice(): Promise<void> {
+  await letGo().catch(() => undefined);
   await Promise.resolve(keptViews.removeClient()).catch(() => undefined);
   setAccountHere(null);
 }

@@ -256,6 +256,11 @@ export async function setAside(client: QueryClient, w: Waiting): Promise<void> {
   await sendWaiting(client);
 }
 
+/** Marks what this page is sending as waiting: the page ends, and another one need not wait to see whether it arrives. */
+export async function letGo(): Promise<void> {
+  for (const w of await mine()) if (w.state === 'fresh' && w.tab === TAB) await put({ ...w, state: 'waiting' });
+}
+
 /** Starts syncing: now, when back online, and at intervals. */
 export async function startOutbox(client: QueryClient): Promise<void> {
   for (const w of await waiting()) showWrite(client, w.key, w.input);
