@@ -2,10 +2,11 @@ import 'fake-indexeddb/auto';
 import { deserialize, serialize } from 'node:v8';
 import { QueryClient } from '@tanstack/react-query';
 import '../src/data/all-writes';
-import { deleteRecord } from '../src/data/records';
-import { registerWrites } from '../src/lib/writes';
+import { deleteRecord, saveRecord } from '../src/data/records';
+import { registerWrites, sendWrite } from '../src/lib/writes';
 import { setAccountHere } from '../src/offline/account';
-import { deliver, sendWaiting, setAside, settle, waiting } from '../src/offline/outbox';
+import { clearDevice } from '../src/offline/leave-device';
+import { deliver, sendWaiting, setAside, settle, TAB, waiting } from '../src/offline/outbox';
 import { device, type Waiting } from '../src/offline/store';
 import { fakeServer, type Sent } from './page';
 
@@ -166,6 +167,31 @@ test('another account on the device neither sees nor sends them', async () => {
   const { sent } = fakeServer();
   await sendWaiting(client);
   expect([await waiting(), sent]).toEqual([[], []]);
+});
+
+test('a write refused because its session ended waits for its owner, on a device that was left meanwhile', async () => {
+  const db = await device();
+  await wait();
+  fakeServer(() => ({ status: 401, body: { message: 'Sign in first.' } }));
+  const { key, input } = note('after the end');
+  const sent = deliver(client, saveRecord, input as never, () => sendWrite(key, input) as never);
+  expect((await sent).kept).toBe(true);
+  expect(await left()).toEqual([['after the end', 'waiting', undefined]]);
+  // the page ends while one is being sent
+  await wait();
+  await db.add('outbox', {
+    ...note('under way'),
+    account: 'me',
+    label: 'x',
+    tab: TAB,
+    state: 'fresh',
+    at: Date.now(),
+  } as never);
+  expect(await left()).toEqual([]);
+  await clearDevice();
+  expect(await left()).toEqual([]);
+  setAccountHere('me');
+  expect(await left()).toEqual([['under way', 'waiting', undefined]]);
 });
 
 test('a new write queues behind a waiting one, also of another key, and arrives after it', async () => {

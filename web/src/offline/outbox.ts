@@ -10,7 +10,8 @@ import { device, type Waiting } from './store';
  * each has its own id, so arriving twice counts once.
  */
 
-const TAB = Math.random().toString(36).slice(2);
+/** The same after a reload, so that a page knows what it was sending before. */
+export const TAB = tabId();
 /** Retry interval if the server does not answer while online, ms. */
 const AGAIN_MS = 15_000;
 /** Longest wait before a write that the server fails at is sent again, ms. */
@@ -23,6 +24,14 @@ export const STUCK_FROM = 3;
 const TELL_MS = 250;
 /** A page killed while sending leaves its write "fresh"; another page sends it after this time, ms. */
 const FRESH_MS = 60_000;
+
+function tabId(): string {
+  const made = Math.random().toString(36).slice(2);
+  if (typeof sessionStorage === 'undefined') return made;
+  const there = sessionStorage.getItem('candid-leaf:tab');
+  if (!there) sessionStorage.setItem('candid-leaf:tab', made);
+  return there ?? made;
+}
 
 const listeners = new Set<() => void>();
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('candid-leaf outbox');
@@ -263,6 +272,8 @@ export async function letGo(): Promise<void> {
 
 /** Starts syncing: now, when back online, and at intervals. */
 export async function startOutbox(client: QueryClient): Promise<void> {
+  // nothing is being sent yet: what this page was sending before a reload waits
+  await letGo().catch(() => undefined);
   for (const w of await waiting()) showWrite(client, w.key, w.input);
   onlineManager.subscribe((online) => online && void sendWaiting(client));
   void sendWaiting(client);
