@@ -87,8 +87,8 @@ Sign in before then to keep it. Backups may hold your data until they are delete
           await m.query(`DELETE FROM ${table} WHERE gardenId = ?`, [id]);
         await m.delete(GardenEntity, { id });
       }
-      for (const { gardenId } of await m.findBy(MembershipEntity, { accountId }))
-        await endLinksOf(m, gardenId, accountId, null);
+      for (const member of await m.findBy(MembershipEntity, { accountId }))
+        await endLinksOf(m, member.gardenId, member, null);
       await m.delete(AccountEntity, { id: accountId });
       return ids;
     });

@@ -124,21 +124,21 @@ export class PeopleService {
 
   async setRole(gardenId: string, memberId: string, role: Role): Promise<void> {
     await this.gardens.change(gardenId, async (m) => {
-      await this.member(m, gardenId, memberId);
+      const member = await this.member(m, gardenId, memberId);
       if (role !== 'keep') await this.mustBeKeptWithout(m, gardenId, memberId);
       await m.update(MembershipEntity, { gardenId, accountId: memberId }, { role });
-      await endLinksOf(m, gardenId, memberId, role);
+      await endLinksOf(m, gardenId, member, role);
     });
   }
 
   /** Removes a member, by themselves or by a manager, with their keys, links and open invitations. */
   async remove(gardenId: string, memberId: string): Promise<void> {
     await this.gardens.change(gardenId, async (m) => {
-      await this.member(m, gardenId, memberId);
+      const member = await this.member(m, gardenId, memberId);
       await this.mustBeKeptWithout(m, gardenId, memberId);
       await m.delete(MembershipEntity, { gardenId, accountId: memberId });
       await m.delete(AccessKeyEntity, { gardenId, accountId: memberId });
-      await endLinksOf(m, gardenId, memberId, null);
+      await endLinksOf(m, gardenId, member, null);
     });
   }
 

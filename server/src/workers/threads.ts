@@ -147,7 +147,7 @@ class Thread {
     return job;
   }
 
-  /** Whoever asked is answered. The thread may still compute: it takes nothing else until it is done, or is replaced. */
+  /** The caller is answered. The thread may still compute: it takes nothing else until it is done, or is replaced. */
   private giveUp(id: number): void {
     const job = this.running.get(id);
     if (!job) return;

@@ -25,7 +25,7 @@ export async function leaveDevice(): Promise<void> {
 }
 
 /**
- * Ends the session of whoever left without a connection.
+ * Ends a session that was left without a connection.
  * @returns whether none is left to end
  */
 export async function finishLeaving(): Promise<boolean> {
