@@ -406,6 +406,24 @@ test.each(['removed', 'demoted', 'gone'] as const)('what a manager made ends whe
   expect(await statuses([helpers])).toEqual([how === 'demoted' ? 200 : 404]);
 });
 
+test('a link whose maker nobody noted outlasts a helper, and ends with any manager', async () => {
+  const g = await gardener(app);
+  await potted(g);
+  const { body } = await g.agent.post(g.url('/calendar')).expect(200);
+  const db = await app.connect();
+  await db.query('UPDATE calendar_link SET madeBy = NULL WHERE gardenId = ?', [g.garden]);
+  await db.end();
+  const open = async () => (await app.http().get((body as { path: string }).path)).status;
+  for (const [role, status] of [
+    ['record', 200],
+    ['keep', 404],
+  ] as const) {
+    const mia = await helper(app, g, role);
+    await g.agent.delete(g.url(`/people/${mia.id}`)).expect(204);
+    expect([role, await open()]).toEqual([role, status]);
+  }
+});
+
 test('a link of one manager outlasts the other', async () => {
   const g = await gardener(app);
   await potted(g);
