@@ -10,7 +10,7 @@ import { queryKeys } from './lib/query-keys';
 import { ROUTES } from './lib/paths';
 import { registerWrites } from './lib/writes';
 import { accountHere, gardenHere, setGardenHere } from './offline/account';
-import { clearDevice, findAccount, finishLeaving } from './offline/leave-device';
+import { clearDevice, findAccount, finishLeaving, isSignedOut } from './offline/leave-device';
 import { KEPT_FOR, KEPT_MS, keptViews } from './offline/kept-views';
 import { startOutbox } from './offline/outbox';
 import { router } from './routes';
@@ -22,7 +22,7 @@ const SHORT_MS = 15_000;
 
 /** Clears the device once its session was ended elsewhere, and begins again at the way in. */
 function leaveIfSignedOut(error: Error): void {
-  if (!(error instanceof ApiError) || error.status !== 401 || accountHere() === null) return;
+  if (!isSignedOut(error) || accountHere() === null) return;
   client.clear();
   // full reload: nothing of this account stays in the page
   void clearDevice().then(() => location.assign(ROUTES.signIn));

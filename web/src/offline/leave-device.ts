@@ -1,3 +1,5 @@
+import type { Me } from '@candid-leaf/contract';
+import { api, ApiError } from '../lib/api';
 import { ROUTES } from '../lib/paths';
 import { accountHere, setAccountHere } from './account';
 import { keptViews } from './kept-views';
@@ -8,7 +10,9 @@ import { device } from './store';
 const LEAVING = 'candid-leaf:leaving';
 /** How long a start waits to hear whether the session still holds, ms; after that the kept garden is shown. */
 const ASK_MS = 400;
-const UNAUTHORIZED = 401;
+
+/** Returns whether the server says that nobody is signed in. */
+export const isSignedOut = (error: unknown): boolean => error instanceof ApiError && error.status === 401;
 
 /** Removes what the device keeps of its account. Unsent changes stay, for that account alone. */
 export async function clearDevice(): Promise<void> {
@@ -31,13 +35,12 @@ export async function leaveDevice(): Promise<void> {
 export async function finishLeaving(): Promise<boolean> {
   if (localStorage.getItem(LEAVING) === null) return true;
   try {
-    const { ok, status } = await fetch('/api/session', { method: 'DELETE' });
-    if (!ok && status !== UNAUTHORIZED) return false;
-    localStorage.removeItem(LEAVING);
-    return true;
-  } catch {
-    return false;
+    await api('DELETE', '/session');
+  } catch (error) {
+    if (!isSignedOut(error)) return false;
   }
+  localStorage.removeItem(LEAVING);
+  return true;
 }
 
 /** Makes the device an account's; what it kept of others goes. */
@@ -54,22 +57,20 @@ export async function enterDevice(account: string): Promise<void> {
 
 /**
  * Finds out whose device it is before anything is shown: a session that was ended elsewhere clears it, and without a known
- * account the server is asked. Offline nothing is asked.
+ * account the server is asked. Offline nobody waits for it.
  */
 export async function findAccount(): Promise<void> {
   if (!(await finishLeaving())) return;
   const known = accountHere();
   let shown = false;
-  const asked = fetch('/api/session').then(
-    async (answer) => {
-      if (answer.status === UNAUTHORIZED && known !== null) {
-        await clearDevice();
-        // heard late: what is shown goes too
-        if (shown) location.assign(ROUTES.signIn);
-      }
-      if (answer.ok && known === null) await enterDevice(((await answer.json()) as { id: string }).id);
+  const asked = api<Me>('GET', '/session').then(
+    (me) => (known === null ? enterDevice(me.id) : undefined),
+    async (error: unknown) => {
+      if (!isSignedOut(error) || known === null) return;
+      await clearDevice();
+      // heard late: what is shown goes too
+      if (shown) location.assign(ROUTES.signIn);
     },
-    () => undefined,
   );
   await (known === null
     ? asked
