@@ -161,6 +161,48 @@ describe('the demo garden, with everything in it', () => {
         }),
       ],
       [/records\.json, row 1/, await change('records.json', (r) => (r[0]!.gardenId = uuid()))],
+      // a reference names a row of the right table, and rules beyond one field hold as on the page
+      [
+        /plants\.json, row 1: placeId must name a place/,
+        await change('plants.json', (r) => (r[0]!.placeId = '#variety-1')),
+      ],
+      [/trials\.json, row 1: changed must name a plant/, await change('trials.json', (r) => (r[0]!.changed = 1))],
+      [
+        /trials\.json, row 1: untouched a plant can be in one group/,
+        await change('trials.json', (r) => (r[0]!.untouched = r[0]!.changed)),
+      ],
+      [
+        /places\.json, row \d: volumeL a container needs/,
+        await change('places.json', (r) => (r.find((p) => p.kind === 'container')!.volumeL = null)),
+      ],
+      [
+        /plants\.json, row \d+: type/,
+        await change('plants.json', (r) => (r.find((p) => p.crop === 'tomato')!.type = 'hot')),
+      ],
+      [
+        /varieties\.json, row \d: type/,
+        await change('varieties.json', (r) => (r.find((v) => v.crop === 'tomato')!.type = 'hot')),
+      ],
+      [
+        /plantings\.json, row 1: plantedOn cannot be planted out/,
+        await change('plantings.json', (r) => Object.assign(r[0]!, { sownOn: '2026-03-01', plantedOn: '2026-02-01' })),
+      ],
+      [
+        /products\.json, row 1: /,
+        await change('products.json', (r) => Object.assign(r[0]!, { kind: 'feed', n: 60, p2o5: 60, k2o: 60 })),
+      ],
+      [
+        /garden\.json: away\[0\]\.to must not be before/,
+        await zipped({
+          ...files,
+          'garden.json': Buffer.from(
+            JSON.stringify({
+              ...(JSON.parse(files['garden.json']!.toString()) as object),
+              away: [{ from: '2026-08-10', to: '2026-08-01' }],
+            }),
+          ),
+        }),
+      ],
       [/season-notes\.json: it should contain/, await change('season-notes.json', (r) => r.pop())],
       [
         /another form|must be equal to constant/,

@@ -134,6 +134,19 @@ test('gardens heavy by their size leave one thread from the first time on, also 
   await Promise.all(heavy);
 });
 
+test('a small garden that took long on a busy machine still gets the last thread', async () => {
+  threads.weighBy(async (garden) => garden.startsWith('big'));
+  await threads.run(of('a'), 'compute', [450]);
+  await answered('b');
+  const ended: string[] = [];
+  const heavy = ['big x', 'big y'].map(async (g) => {
+    await statusOf(threads.run(of(g), 'compute', [450]));
+    ended.push(g);
+  });
+  expect([await statusOf(threads.run(of('a'), 'answer', ['a'])), ended]).toEqual([200, []]);
+  await Promise.all(heavy);
+});
+
 test('a thread that still computes what nobody waits for any more takes nothing else', async () => {
   await Promise.all(['a', 'b'].map(answered));
   expect(await statusOf(threads.run(of('a'), 'hold', []))).toBe(503);

@@ -1,12 +1,13 @@
 import 'fake-indexeddb/auto';
 import { deserialize, serialize } from 'node:v8';
 import { QueryClient } from '@tanstack/react-query';
+import { waitFor } from '@testing-library/react';
 import '../src/data/all-writes';
 import { deleteRecord, saveRecord } from '../src/data/records';
 import { registerWrites, sendWrite } from '../src/lib/writes';
 import { setAccountHere } from '../src/offline/account';
 import { clearDevice } from '../src/offline/leave-device';
-import { deliver, sendWaiting, setAside, settle, TAB, waiting } from '../src/offline/outbox';
+import { deliver, sendWaiting, setAside, settle, startOutbox, TAB, waiting } from '../src/offline/outbox';
 import { device, type Waiting } from '../src/offline/store';
 import { fakeServer, type Sent } from './page';
 
@@ -192,6 +193,17 @@ test('a write refused because its session ended waits for its owner, on a device
   expect(await left()).toEqual([]);
   setAccountHere('me');
   expect(await left()).toEqual([['under way', 'waiting', undefined]]);
+});
+
+test('after a reload a page sends at once what it was sending before', async () => {
+  const db = await device();
+  await wait();
+  const fresh = { account: 'me', label: 'x', tab: TAB, state: 'fresh', at: Date.now() };
+  await db.add('outbox', { ...note('under way'), ...fresh } as never);
+  const { sent } = fakeServer(taken);
+  await startOutbox(client);
+  await waitFor(async () => expect(await db.count('outbox')).toBe(0));
+  expect(sent.map(idsIn)).toEqual(['under way']);
 });
 
 test('a new write queues behind a waiting one, also of another key, and arrives after it', async () => {

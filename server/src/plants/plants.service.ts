@@ -4,6 +4,7 @@ import { plantedFaults, resistanceFaults, typeFaults } from '@candid-leaf/core/r
 import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
+import { archivedFaults } from '../places/archived.js';
 import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlacesService } from '../places/places.service.js';
@@ -67,8 +68,7 @@ export class PlantsService {
     ]);
     const place = await m.findOneBy(PlaceEntity, { id: input.placeId, gardenId });
     if (!place) throw notFound('place');
-    if (place.retiredOn !== null && old?.placeId !== place.id)
-      throwIfFaults([{ path: 'placeId', reason: `${place.name} is archived: restore it first, or choose another` }]);
+    if (old?.placeId !== place.id) throwIfFaults(archivedFaults(place, 'placeId'));
     if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))
       throw notFound('variety');
     const row = await putVersioned(

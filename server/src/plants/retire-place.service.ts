@@ -2,9 +2,10 @@ import { Injectable } from '@nestjs/common';
 import type { PlaceRetired, PlaceRetiredDto } from '@candid-leaf/contract';
 import { IsNull, type EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
+import { archivedFaults } from '../places/archived.js';
 import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
-import { badRequest, notFound } from '../shared/http-errors.js';
+import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
 import { nextPosition } from '../shared/ordering.js';
 import { updateRows } from '../shared/rows.js';
 import { PlantEntity } from './plant.entity.js';
@@ -47,8 +48,7 @@ async function targetOf(m: EntityManager, from: PlaceEntity, toPlaceId: string |
     throw badRequest([{ path: 'toPlaceId', reason: 'choose another bed or pot for them' }]);
   const to = await m.findOneBy(PlaceEntity, { id: toPlaceId, gardenId: from.gardenId, deletedAt: IsNull() });
   if (!to) throw notFound('place');
-  if (to.retiredOn !== null)
-    throw badRequest([{ path: 'toPlaceId', reason: `${to.name} is archived: restore it first, or choose another` }]);
+  throwIfFaults(archivedFaults(to, 'toPlaceId'));
   return to;
 }
 

@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { ChangedRow, ImportUndone, ImportUndoPreview } from '@candid-leaf/contract';
+import type { ChangedRow, ChangedWhy, ImportUndone, ImportUndoPreview } from '@candid-leaf/contract';
 import { byDate, type SoilTest } from '@candid-leaf/core/records';
 import { withLevels } from '@candid-leaf/core/soil';
-import { In, type DataSource, type EntityManager } from 'typeorm';
+import { In, IsNull, MoreThan, type DataSource, type EntityManager, type EntityTarget } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
@@ -16,14 +16,12 @@ import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { ImportEntity } from './import.entity.js';
 import { Names } from './names.js';
 import { RowMaker } from './row-maker.js';
-import { RowWriter, type Before } from './row-writer.js';
+import { MOST_IDS, RowWriter, type Before } from './row-writer.js';
 
 /** A row changed since its import, and where it is stored. */
 interface Changed extends ChangedRow {
   id: string;
 }
-/** Ids of one query. */
-const MOST_IDS = 1000;
 /** Changed rows that are named; the others are counted. */
 const MOST_NAMED = 20;
 
@@ -94,31 +92,38 @@ async function changedOf(m: EntityManager, found: ImportEntity): Promise<Changed
 }
 
 async function changedRecords(m: EntityManager, ids: string[]): Promise<Changed[]> {
-  const rows = await m.find(RecordEntity, { select: { id: true, day: true, version: true }, where: { id: In(ids) } });
-  return rows.filter((r) => r.version > 1).map((r) => ({ id: r.id, name: null, day: r.day, why: 'edited' }));
+  const rows = await m.find(RecordEntity, {
+    select: { id: true, day: true },
+    where: { id: In(ids), version: MoreThan(1), deletedAt: IsNull() },
+  });
+  return rows.map(({ id, day }) => ({ id, name: null, day, why: 'edited' }));
 }
 
 async function changedPlants(m: EntityManager, ids: string[]): Promise<Changed[]> {
-  const plantId = In(ids);
-  const [plants, records, photos, treatments] = await Promise.all([
-    m.find(PlantEntity, { select: { id: true, name: true, version: true }, where: { id: In(ids) } }),
-    m.find(RecordEntity, { select: { id: true, plantId: true }, where: { plantId } }),
-    m.find(PhotoEntity, { select: { id: true, plantId: true }, where: { plantId } }),
-    m.find(TreatmentEntity, { select: { id: true, plantId: true }, where: { plantId } }),
-  ]);
-  const has = (rows: readonly { plantId: string | null }[], id: string): boolean => rows.some((r) => r.plantId === id);
+  const plants = await m.find(PlantEntity, { select: { id: true, name: true, version: true }, where: { id: In(ids) } });
+  const used: [ChangedWhy, Set<string>][] = [
+    ['records', await plantsIn(m, RecordEntity, ids)],
+    ['photos', await plantsIn(m, PhotoEntity, ids)],
+    ['treated', await plantsIn(m, TreatmentEntity, ids)],
+  ];
   return plants.flatMap(({ id, name, version }): Changed[] => {
-    const why = has(records, id)
-      ? 'records'
-      : has(photos, id)
-        ? 'photos'
-        : has(treatments, id)
-          ? 'treated'
-          : version > 1
-            ? 'edited'
-            : null;
+    const why = used.find(([, there]) => there.has(id))?.[0] ?? (version > 1 ? 'edited' : null);
     return why ? [{ id, name, day: null, why }] : [];
   });
+}
+
+/** Returns which of these plants have rows in a table; a plant may have thousands. */
+async function plantsIn(
+  m: EntityManager,
+  table: EntityTarget<{ plantId: string | null }>,
+  ids: string[],
+): Promise<Set<string>> {
+  const rows = await m
+    .createQueryBuilder(table, 't')
+    .select('DISTINCT t.plantId', 'plantId')
+    .where({ plantId: In(ids) })
+    .getRawMany<{ plantId: string }>();
+  return new Set(rows.map((r) => r.plantId));
 }
 
 const testId = (placeId: string, date: string): string => `${placeId} ${date}`;

@@ -165,4 +165,5 @@ export class RowWriter {
     if (days.length > 0) await this.weatherChanged();
   }
 }
-const MOST_IDS = 1000;
+/** Ids of one query. */
+export const MOST_IDS = 1000;

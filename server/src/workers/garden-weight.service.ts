@@ -19,8 +19,8 @@ export class GardenWeight implements OnModuleInit {
     if (this.workers instanceof ThreadedWorkers) this.workers.weighBy((gardenId) => this.isHeavy(gardenId));
   }
 
-  /** Counts no further than to the limits. */
-  private async isHeavy(gardenId: string): Promise<boolean> {
+  /** Returns whether a garden is heavy by its size; counts no further than to the limits. */
+  async isHeavy(gardenId: string): Promise<boolean> {
     const [row] = await this.db.query<{ plants: string; records: string }[]>(
       `SELECT (SELECT COUNT(*) FROM (SELECT 1 FROM plant WHERE gardenId = ? LIMIT ${HEAVY.plants}) p) AS plants,
         (SELECT COUNT(*) FROM (SELECT 1 FROM record WHERE gardenId = ? LIMIT ${HEAVY.records}) r) AS records`,
