@@ -39,6 +39,8 @@ const ESM_ONLY = [
   'ansis',
   'ical.js',
   'ical-generator',
+  '@tus',
+  'srvx',
 ];
 
 const project = (name, extra = {}, react = false) => ({

@@ -12,3 +12,12 @@ export async function phonePhoto(colour = '#4a7a35'): Promise<{ name: string; mi
     .toBuffer();
   return { name: 'holiday.jpg', mimeType: 'image/jpeg', buffer };
 }
+
+/** A photo with so much detail that it is sent in several parts. */
+export async function grainyPhoto(): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+  const noise = { type: 'gaussian', mean: 120, sigma: 60 } as const;
+  const buffer = await sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#fff', noise } })
+    .jpeg()
+    .toBuffer();
+  return { name: 'leaves.jpg', mimeType: 'image/jpeg', buffer };
+}

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEMO_ACCOUNT } from '@candid-leaf/demo';
 import exifr from 'exifr';
@@ -7,7 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { LeavingService } from '../src/people/leaving.service.js';
 import { PhotosService } from '../src/photos/photos.service.js';
 import { Clock } from '../src/shared/clock.js';
-import { gardener, potted, startApp, useApp, useFolder } from './app.js';
+import { gardener, helper, potted, startApp, useApp, useFolder } from './app.js';
 
 const folder = useFolder();
 const app = useApp({ photos: folder, photoMb: 1 });
@@ -261,4 +261,54 @@ test('a photo refused by the quota leaves no file; what belongs to nothing is ti
     ),
   );
   expect((await photos.tidy()).rows).toBe(found.rows + 1);
+});
+
+test('a photo sent in parts continues where the line broke, belongs to its sender, and is stored once', async () => {
+  const { g, plant } = await started();
+  const raw = await fromPhone();
+  const id = uuid();
+  const at = (photo = id) => g.url(`/photos/${photo}/parts`);
+  const begin = (photo = id, length = raw.length) =>
+    g.agent.post(at(photo)).set('tus-resumable', '1.0.0').set('upload-length', String(length));
+  const add = (from: number, to: number) =>
+    g.agent
+      .patch(at())
+      .set('tus-resumable', '1.0.0')
+      .set('upload-offset', String(from))
+      .set('content-type', 'application/offset+octet-stream')
+      .send(raw.subarray(from, to));
+  const arrived = (agent = g.agent, photo = id) => agent.head(at(photo)).set('tus-resumable', '1.0.0');
+  const store = () => g.agent.put(`${at()}?plantId=${plant}&day=2026-07-18`);
+
+  await begin(id, 8_000_001).expect(413);
+  const begun = await begin().expect(201);
+  expect(begun.headers.location).toBe(at());
+  await add(0, 1000).expect(204);
+  // not whole yet: it is asked for again, and nothing is stored
+  await store().expect(503);
+  expect((await arrived().expect(200)).headers['upload-offset']).toBe('1000');
+  // a part that was sent twice does not double
+  await add(0, 1000).expect(409);
+  // another helper of the same garden has parts of their own
+  const { agent: other } = await helper(app, g, 'record');
+  await arrived(other).expect(404);
+  await other.put(`${at()}?plantId=${plant}&day=2026-07-18`).expect(503);
+  await add(1000, raw.length).expect(204);
+  const { body } = await store().expect(200);
+  expect(body).toMatchObject({ id, plantId: plant, width: 600, height: 800 });
+  await arrived().expect(404);
+  expect((await store().expect(200)).body).toEqual(body);
+
+  // of what an account leaves unfinished the latest eight stay, for a day
+  const unfinished: string[] = [];
+  for (let i = 0; i < 9; i++) {
+    unfinished.push(uuid());
+    await begin(unfinished.at(-1)).expect(201);
+    utimesSync(join(folder, 'arriving', readdirSync(join(folder, 'arriving')).find((f) => f.endsWith(unfinished.at(-1)!))!), 0, i + Date.now() / 1000 - 60);
+  }
+  await arrived(g.agent, unfinished[0]).expect(404);
+  await arrived(g.agent, unfinished[1]).expect(200);
+  later(2);
+  expect((await app.service(PhotosService).tidy()).files).toBeGreaterThanOrEqual(8);
+  expect(readdirSync(join(folder, 'arriving'))).toEqual([]);
 });

@@ -251,6 +251,16 @@ export const ROUTES: Record<string, Row> = {
     body: () => DOT,
     query: (w) => `?plantId=${w.plantId}&day=2026-07-18`,
   },
+  // a step of the tus protocol says which version it speaks; these do not
+  'POST /api/gardens/:gardenId/photos/:photoId/parts': RECORDS(412),
+  'HEAD /api/gardens/:gardenId/photos/:photoId/parts': RECORDS(412),
+  'PATCH /api/gardens/:gardenId/photos/:photoId/parts': RECORDS(412),
+  // its photo is already stored
+  'PUT /api/gardens/:gardenId/photos/:photoId/parts': {
+    member: 200,
+    needs: 'record',
+    query: (w) => `?plantId=${w.plantId}&day=2026-07-18`,
+  },
   'GET /api/gardens/:gardenId/photos/:photoId/whole': READ,
   'GET /api/gardens/:gardenId/photos/:photoId/small': READ,
   'DELETE /api/gardens/:gardenId/photos/:photoId': RECORDS(204),

@@ -143,6 +143,8 @@ test('a small garden that took long on a busy machine still gets the last thread
     await statusOf(threads.run(of(g), 'compute', [450]));
     ended.push(g);
   });
+  // by now the heavy one has its thread
+  await answered('b');
   expect([await statusOf(threads.run(of('a'), 'answer', ['a'])), ended]).toEqual([200, []]);
   await Promise.all(heavy);
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { access, mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { PARTS_FOLDER } from './photo-parts.js';
 
 /** Which of a photo's two files. */
 export type Size = 'whole' | 'small';
@@ -52,7 +53,7 @@ export class PhotoFiles {
   /** Returns the gardens that have a folder. */
   async gardens(): Promise<string[]> {
     const found = await readdir(this.root, { withFileTypes: true }).catch(() => []);
-    return found.filter((f) => f.isDirectory()).map((f) => f.name);
+    return found.filter((f) => f.isDirectory() && f.name !== PARTS_FOLDER).map((f) => f.name);
   }
 
   /** Returns the files of a garden; a half-written one belongs to no photo. */

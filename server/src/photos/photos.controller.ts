@@ -1,4 +1,4 @@
-import { Controller, Delete, Get, HttpCode, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
+import { Controller, Delete, Get, Head, HttpCode, Param, Patch, Post, Put, Query, Req, Res } from '@nestjs/common';
 import { PHOTO_BYTES, PhotoOf, PhotosWanted, type PhotoDto } from '@candid-leaf/contract';
 import type { Request, Response } from 'express';
 import { AccountId, Needs, OpenInDemo } from '../accounts/session.js';
@@ -30,9 +30,60 @@ export class PhotosController {
     return this.photos.put(gardenId, accountId, photoId, of, await readWhole(request, PHOTO_BYTES, 'This photo'));
   }
 
+  /** Begins a photo that is sent in parts (tus protocol). */
+  @Needs('record')
+  @Post(':photoId/parts')
+  begin(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @AccountId() accountId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.photos.takePart({ gardenId, photoId, accountId }, request, response);
+  }
+
+  /** How much of it has arrived. */
+  @Needs('record')
+  @Head(':photoId/parts')
+  arrived(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @AccountId() accountId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.photos.takePart({ gardenId, photoId, accountId }, request, response);
+  }
+
+  /** The next part. */
+  @Needs('record')
+  @Patch(':photoId/parts')
+  add(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @AccountId() accountId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.photos.takePart({ gardenId, photoId, accountId }, request, response);
+  }
+
+  /** Stores a photo whose parts have all arrived. */
+  @Needs('record')
+  @Put(':photoId/parts')
+  putArrived(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @AccountId() accountId: string,
+    @Query() of: PhotoOf,
+  ): Promise<PhotoDto> {
+    return this.photos.putArrived({ gardenId, photoId, accountId }, of);
+  }
+
   @OpenInDemo()
   @Get(':photoId/whole')
-  whole(
+  picture(
     @Param('gardenId') gardenId: string,
     @Param('photoId') photoId: string,
     @Req() request: Request,

@@ -2,6 +2,7 @@ import { ConflictException, HttpException, Inject, Injectable } from '@nestjs/co
 import { Cron, CronExpression } from '@nestjs/schedule';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { PhotoDto, PhotoOf, PhotosWanted } from '@candid-leaf/contract';
+import type { Request, Response } from 'express';
 import { In, IsNull, LessThan, type DataSource, type EntityManager } from 'typeorm';
 import { CONFIG, type Config } from '../config.js';
 import { GardensService } from '../gardens/gardens.service.js';
@@ -15,6 +16,7 @@ import { updateRows } from '../shared/rows.js';
 import { revisionOf } from '../shared/garden-revision.js';
 import { PhotoEntity } from './photo.entity.js';
 import { PhotoFiles, type Size } from './photo-files.js';
+import { PhotoParts, type Arriving } from './photo-parts.js';
 import { asKept } from './pictures.js';
 
 /** How long a deleted photo can be restored, ms. */
@@ -39,6 +41,7 @@ const dto = ({ id, plantId, placeId, sign, day, width, height, bytes, createdBy 
 @Injectable()
 export class PhotosService {
   private readonly files: PhotoFiles | null;
+  private readonly arriving: PhotoParts | null;
 
   constructor(
     @InjectDataSource() private readonly db: DataSource,
@@ -48,12 +51,18 @@ export class PhotosService {
     leaving: LeavingService,
   ) {
     this.files = config.photos === null ? null : new PhotoFiles(config.photos);
+    this.arriving = config.photos === null ? null : new PhotoParts(config.photos);
     leaving.onGone(async (gardenId) => this.files?.removeGarden(gardenId));
   }
 
   private get kept(): PhotoFiles {
-    if (!this.files) throw unavailable('This server does not store photos. Ask the person who runs it.');
-    return this.files;
+    return this.files ?? this.storesNone();
+  }
+  private get parts(): PhotoParts {
+    return this.arriving ?? this.storesNone();
+  }
+  private storesNone(): never {
+    throw unavailable('This server does not store photos. Ask the person who runs it.');
   }
 
   /** Newest first. */
@@ -103,6 +112,25 @@ export class PhotosService {
       if (!(await this.db.manager.existsBy(PhotoEntity, { id }))) await files.remove(gardenId, id);
       throw error;
     });
+  }
+
+  /** One step of an upload in parts. */
+  async takePart(arriving: Arriving, request: Request, response: Response): Promise<void> {
+    const there = await this.db.manager.findOneBy(PhotoEntity, { id: arriving.photoId });
+    if (there && there.gardenId !== arriving.gardenId) throw notFound('photo');
+    await this.parts.take(arriving, request, response);
+  }
+
+  /** Stores a photo whose parts have arrived. Sent twice it is stored once. */
+  async putArrived(arriving: Arriving, of: PhotoOf): Promise<PhotoDto> {
+    const { gardenId, accountId, photoId } = arriving;
+    const there = await this.db.manager.findOneBy(PhotoEntity, { id: photoId });
+    const data = there ? null : await this.parts.whole(arriving);
+    if (!there && !data)
+      throw unavailable('Parts of this photo are missing. Send it again; what has arrived is kept for a day.');
+    const stored = there ? this.again(there, gardenId) : await this.put(gardenId, accountId, photoId, of, data!);
+    await this.parts.forget(arriving);
+    return stored;
   }
 
   /**
@@ -214,6 +242,7 @@ export class PhotosService {
     }
     const rows = await this.db.manager.find(PhotoEntity, { select: { id: true, gardenId: true } });
     const there = await Promise.all(rows.map((p) => this.files!.has(p.gardenId, p.id)));
+    files += (await this.arriving?.tidy(this.clock.now().getTime())) ?? 0;
     return { files, rows: there.filter((is) => !is).length };
   }
 }

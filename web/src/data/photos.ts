@@ -5,6 +5,7 @@ import { queryOptions } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { apiOf } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
+import { sendInParts } from '../lib/send-in-parts';
 import { defineWrite, type OfGarden } from '../lib/writes';
 
 /** Subject of photos: one plant, or one bed. */
@@ -30,10 +31,10 @@ export const PHOTO_SAVE = 'photo.save';
 export const savePhoto = defineWrite(
   PHOTO_SAVE,
   ({ gardenId, id, of, day, sign, picture }: PhotoToSave) =>
-    api<PhotoDto>(
-      'PUT',
-      `${apiOf(gardenId, 'photos', id)}?${new URLSearchParams({ ...of, day, ...(sign ? { sign } : {}) })}`,
+    sendInParts<PhotoDto>(
+      apiOf(gardenId, 'photos', id, 'parts'),
       picture,
+      `?${new URLSearchParams({ ...of, day, ...(sign ? { sign } : {}) })}`,
     ),
   {
     label: () => 'A photo',
