@@ -98,10 +98,24 @@ export interface ImportReport {
   faults: RowFault[];
 }
 
-/** How far an import has come. */
-export interface ImportProgress {
+/** State of an import; `stopped`: the server ended while it ran. */
+export type ImportState = 'running' | 'done' | 'refused' | 'cancelled' | 'stopped';
+
+/** An import as a job: it goes on when the page that began it is closed. */
+export interface ImportJobDto {
+  id: string;
+  /** the file's name */
+  name: string;
+  table: TableName;
+  /** checks only */
+  dry: boolean;
+  state: ImportState;
   /** rows read so far */
   rows: number;
+  /** once it is done, or refused for its rows */
+  report: ImportReport | null;
+  /** why nothing was imported */
+  message: string | null;
 }
 
 /** Why a row stays when its import is undone. */

@@ -72,6 +72,22 @@ test('import a CSV: preview, choose units, dry run, import without the faulty ro
   await panel.getByRole('button', { name: 'Check file' }).click();
   await expect(panel.getByText('1 row read: 0 to import, 1 with errors.')).toBeVisible();
 
+  // an import goes on without its page, which finds it again
+  await page.goto(`/gardens/${own.garden}/files`);
+  const days = Array.from({ length: 3000 }, (_, i) => new Date(Date.UTC(2010, 0, 1 + i)).toISOString().slice(0, 10));
+  const weather = `date,tmin,tmax,prcp\n${days.map((d) => `${d},10,20,0`).join('\n')}\n`;
+  await panel.getByLabel('Choose a CSV file').setInputFiles(csv(weather, 'old-days.csv'));
+  await panel.getByRole('button', { name: 'Check file' }).click();
+  const begun = page.waitForResponse((r) => r.request().method() === 'PUT' && r.status() === 202);
+  await panel.getByRole('button', { name: 'Import 3000 rows' }).click();
+  await begun;
+  await page.reload();
+  await expect(panel.getByText('3000 rows imported.')).toBeVisible();
+  await expect(panel.getByText('old-days.csv', { exact: true })).toBeVisible();
+  // and shows it once
+  await page.reload();
+  await expect(panel.getByLabel('Choose a CSV file')).toBeAttached();
+
   // what is no table says why
   await page.goto(`/gardens/${own.garden}/files`);
   await panel.getByLabel('Choose a CSV file').setInputFiles(csv('a,b\n1,"2\n'));

@@ -304,7 +304,15 @@ test('a photo sent in parts continues where the line broke, belongs to its sende
   for (let i = 0; i < 9; i++) {
     unfinished.push(uuid());
     await begin(unfinished.at(-1)).expect(201);
-    utimesSync(join(folder, 'arriving', readdirSync(join(folder, 'arriving')).find((f) => f.endsWith(unfinished.at(-1)!))!), 0, i + Date.now() / 1000 - 60);
+    utimesSync(
+      join(
+        folder,
+        'arriving',
+        readdirSync(join(folder, 'arriving')).find((f) => f.endsWith(unfinished.at(-1)!))!,
+      ),
+      0,
+      i + Date.now() / 1000 - 60,
+    );
   }
   await arrived(g.agent, unfinished[0]).expect(404);
   await arrived(g.agent, unfinished[1]).expect(200);

@@ -272,8 +272,9 @@ export const ROUTES: Record<string, Row> = {
     body: () => Buffer.from('date,plant,litres\n2026-07-18,Paste,1\n'),
     query: () => `?plan=${encodeURIComponent(JSON.stringify(WATER_PLAN))}`,
   },
-  // this import does not run any more
-  'GET /api/gardens/:gardenId/imports/:importId/progress': { member: 404 },
+  'GET /api/gardens/:gardenId/imports/:importId/job': READ,
+  // it has ended, so nothing happens
+  'POST /api/gardens/:gardenId/imports/:importId/cancel': ACT(204),
   'GET /api/gardens/:gardenId/imports/:importId/undo': READ,
   'DELETE /api/gardens/:gardenId/imports/:importId': ACT(200),
   'GET /api/gardens/:gardenId/exports/:name': READ,

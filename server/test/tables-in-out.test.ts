@@ -1,8 +1,9 @@
-import type { FilePreview, ImportPlan, ImportReport, PlaceDto } from '@candid-leaf/contract';
+import type { FilePreview, ImportJobDto, ImportPlan, ImportReport, PlaceDto } from '@candid-leaf/contract';
 import { parse } from 'csv-parse/sync';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { csvRows, guessDelimiter } from '../src/transfer/csv-rows.js';
+import { ImportJobs } from '../src/transfer/import-jobs.service.js';
 import { gardener, helper, potted, useApp } from './app.js';
 
 const app = useApp();
@@ -204,7 +205,7 @@ describe('importing a table', () => {
     }
   });
 
-  test('a long import tells how far it is, lets others in between, and is undone whole when it is cancelled', async () => {
+  test('a long import tells how far it is, lets others in between, and changes nothing when it is cancelled', async () => {
     const { g, plan } = await started();
     const days = Array.from({ length: 4000 }, (_, i) => addDays('2010-01-01', i));
     const text = `date,tmin,tmax,prcp\n${days.map((day) => `${day},10,20,0`).join('\n')}\n`;
@@ -216,27 +217,25 @@ describe('importing a table', () => {
         .set('content-type', 'text/csv')
         .send(text);
     const id = uuid();
-    const progress = async (of = id): Promise<number | null> => {
-      const { status, body } = await g.agent.get(g.url(`/imports/${of}/progress`));
-      return status === 404 ? null : (body as { rows: number }).rows;
-    };
+    const job = async (of = id): Promise<Partial<ImportJobDto>> =>
+      (await g.agent.get(g.url(`/imports/${of}/job`))).body as Partial<ImportJobDto>;
     let done = false;
     const imported = Promise.resolve(put(id).expect(200)).finally(() => (done = true));
     const seen: number[] = [];
-    while (!done) seen.push((await progress()) ?? 0);
+    while (!done) seen.push((await job()).rows ?? 0);
     expect((await imported).body).toMatchObject({ rows: 4000, good: 4000 });
     // answered in between, each time a little further
     const under = seen.filter((rows) => rows > 0 && rows < 4000);
     expect(new Set(under).size).toBeGreaterThan(3);
     expect(under).toEqual([...under].sort((a, b) => a - b));
-    expect(await progress()).toBeNull();
+    expect(await job()).toMatchObject({ state: 'done', rows: 4000, report: { good: 4000 } });
     await g.agent.delete(g.url(`/imports/${id}`)).expect(200);
     const cancelled = uuid();
-    const request = put(cancelled);
-    request.end(() => undefined);
-    while (((await progress(cancelled)) ?? 0) < 200);
-    request.abort();
-    while ((await progress(cancelled)) !== null);
+    await put(cancelled).set('prefer', 'respond-async').expect(202);
+    while (((await job(cancelled)).rows ?? 0) < 200);
+    await g.agent.post(g.url(`/imports/${cancelled}/cancel`)).expect(204);
+    while ((await job(cancelled)).state === 'running');
+    expect(await job(cancelled)).toMatchObject({ state: 'cancelled', message: 'Cancelled. Nothing was changed.' });
     expect(await g.agent.get(g.url('/imports')).expect(200)).toMatchObject({ body: [{ id, undone: true }] });
     const db = await app.connect();
     const [[row]] = (await db.query('SELECT COUNT(*) AS n FROM weather WHERE gardenId = ? AND day < "2022-01-01"', [
@@ -244,6 +243,58 @@ describe('importing a table', () => {
     ])) as unknown as [[{ n: number }]];
     await db.end();
     expect(row.n).toBe(0);
+  });
+
+  test('an import goes on when its caller leaves; a file with errors says so later; one that ended with its server too', async () => {
+    const { g, plan } = await started();
+    const days = Array.from({ length: 1500 }, (_, i) => addDays('2010-01-01', i));
+    const text = (last: string): string =>
+      `date,tmin,tmax,prcp\n${days.map((day) => `${day},10,20,0`).join('\n')}\n${last}\n`;
+    const reading = JSON.stringify(await plan(text('').slice(0, 500)));
+    const put = (id: string, last: string, of = g) =>
+      of.agent
+        .put(of.url(`/imports/${id}`))
+        .query({ plan: reading })
+        .set('content-type', 'text/csv')
+        .send(text(last));
+    const ended = async (id: string): Promise<ImportJobDto> => {
+      for (;;) {
+        const { body } = (await g.agent.get(g.url(`/imports/${id}/job`))) as { body: ImportJobDto };
+        if (body.state && body.state !== 'running') return body;
+      }
+    };
+    const [left, wrong] = [uuid(), uuid()];
+    const request = put(left, '2020-01-01,10,20,0');
+    request.end(() => undefined);
+    while ((await g.agent.get(g.url(`/imports/${left}/job`))).status === 404);
+    request.abort();
+    expect(await ended(left)).toMatchObject({ state: 'done', rows: 1501 });
+    expect(await g.agent.get(g.url('/imports')).expect(200)).toMatchObject({ body: [{ id: left, made: 1501 }] });
+    await put(wrong, '2020-01-02,10,hot,0').set('prefer', 'respond-async').expect(202);
+    const refused = await ended(wrong);
+    expect(refused).toMatchObject({ state: 'refused', report: { faulty: 1, faults: [{ line: 1502 }] } });
+    // another garden neither sees nor cancels it, and cannot take its id
+    const theirs = await started();
+    await theirs.g.agent.get(theirs.g.url(`/imports/${wrong}/job`)).expect(404);
+    await theirs.g.agent.post(theirs.g.url(`/imports/${wrong}/cancel`)).expect(404);
+    await put(wrong, '', theirs.g).set('prefer', 'respond-async').expect(404);
+    await put(wrong, '', theirs.g).expect(404);
+    expect(await ended(wrong)).toEqual(refused);
+    // its process was killed
+    const db = await app.connect();
+    await db.query(`UPDATE import_job SET state = 'running', beatAt = NOW() - INTERVAL 40 SECOND WHERE id = ?`, [
+      wrong,
+    ]);
+    expect(await ended(wrong)).toMatchObject({
+      state: 'stopped',
+      message: expect.stringContaining('Nothing was changed'),
+    });
+    // an outcome is kept for a week
+    await db.query('UPDATE import_job SET beatAt = NOW() - INTERVAL 8 DAY WHERE id = ?', [wrong]);
+    await db.end();
+    await app.service(ImportJobs).tidy();
+    await g.agent.get(g.url(`/imports/${wrong}/job`)).expect(404);
+    await g.agent.get(g.url(`/imports/${left}/job`)).expect(200);
   });
 
   test('one wrong row stops the import, and each fault has its line; or the others are imported without it', async () => {

@@ -26,6 +26,7 @@ import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { HoseTimerEntity, TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
 import { ImportEntity } from '../transfer/import.entity.js';
+import { ImportJobEntity } from '../transfer/import-job.entity.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
 import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
@@ -48,6 +49,7 @@ import { ShownSince1700001800000 } from './migrations/1700001800000-shown-since.
 import { Practised1700001900000 } from './migrations/1700001900000-practised.js';
 import { CopperAndPeppers1700002000000 } from './migrations/1700002000000-copper-and-peppers.js';
 import { LinksHaveMakers1700002100000 } from './migrations/1700002100000-links-have-makers.js';
+import { ImportJobs1700002200000 } from './migrations/1700002200000-import-jobs.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -79,6 +81,7 @@ const ENTITIES = [
   WateringListEntity,
   PhotoEntity,
   ImportEntity,
+  ImportJobEntity,
   PracticeAnswerEntity,
 ];
 
@@ -110,6 +113,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Practised1700001900000,
     CopperAndPeppers1700002000000,
     LinksHaveMakers1700002100000,
+    ImportJobs1700002200000,
   ],
   migrationsRun: false,
   synchronize: false,

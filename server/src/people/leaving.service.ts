@@ -83,7 +83,7 @@ Sign in before then to keep it. Backups may hold your data until they are delete
       const ids = alone.map((g) => g.garden.id);
       // delete from the leaves up: records refer to plants, plants to beds
       for (const id of ids) {
-        for (const table of ['record', 'treatment', 'plant', 'place'])
+        for (const table of ['record', 'treatment', 'plant', 'place', 'import_job'])
           await m.query(`DELETE FROM ${table} WHERE gardenId = ?`, [id]);
         await m.delete(GardenEntity, { id });
       }

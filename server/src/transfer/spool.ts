@@ -58,13 +58,22 @@ function leave(): void {
   else atWork -= 1;
 }
 
+/** A file that has arrived. It is used once, and removed afterwards. */
+export interface Spooled {
+  /**
+   * Waits for a place, then works on the file.
+   * @throws 503 if no place comes free; what the work throws
+   */
+  use<T>(work: (file: string) => Promise<T>): Promise<T>;
+}
+
 /**
- * Receives a file completely, and only then takes a place to work on it: a slow sender blocks no one, and an interrupted
- * upload changes nothing. The file is removed afterwards.
+ * Receives a file completely; only then is a place taken to work on it: a slow sender blocks no one, and an interrupted
+ * upload changes nothing.
  * @param most bytes
- * @throws 413 if larger; 400 if empty or interrupted; 503 if this account sends too many at once, or no place comes free
+ * @throws 413 if larger; 400 if empty or interrupted; 503 if this account sends too many at once
  */
-export async function spooled<T>(request: Request, most: number, work: (file: string) => Promise<T>): Promise<T> {
+export async function spooled(request: Request, most: number): Promise<Spooled> {
   const tooLarge = (): PayloadTooLargeException =>
     new PayloadTooLargeException(`This file is larger than ${most / 1_000_000} MB.`);
   if (Number(request.get('content-length') ?? 0) > most) throw tooLarge();
@@ -73,21 +82,29 @@ export async function spooled<T>(request: Request, most: number, work: (file: st
   if (own >= MOST_EACH) throw busy();
   underWay.set(owner, own + 1);
   const folder = await mkdtemp(join(tmpdir(), SPOOL_PREFIX));
-  try {
-    const file = join(folder, 'file');
-    await receive(request, file, most, tooLarge);
-    await place(owner);
-    try {
-      return await work(file);
-    } finally {
-      leave();
-    }
-  } finally {
+  const file = join(folder, 'file');
+  const end = async (): Promise<void> => {
     const left = (underWay.get(owner) ?? 1) - 1;
     if (left > 0) underWay.set(owner, left);
     else underWay.delete(owner);
     await rm(folder, { recursive: true, force: true });
+  };
+  try {
+    await receive(request, file, most, tooLarge);
+  } catch (error) {
+    await end();
+    throw error;
   }
+  return {
+    use: async (work) => {
+      try {
+        await place(owner);
+        return await work(file).finally(leave);
+      } finally {
+        await end();
+      }
+    },
+  };
 }
 
 async function receive(request: Request, file: string, most: number, tooLarge: () => Error): Promise<void> {

@@ -8,7 +8,6 @@ import {
   type FilePreview,
   type ImportDto,
   type ImportPlan,
-  type ImportProgress,
   type ImportReport,
 } from '@candid-leaf/contract';
 import { guessReading, readingFaults, readRow, type TableName } from '@candid-leaf/core/tables';
@@ -29,6 +28,9 @@ const ROWS_IN_A_ROW = 10;
 /** Most errors reported. */
 const MOST_FAULTS = 100;
 const PREVIEW_ROWS = 12;
+/** The answer to a caller that waited for an import which was cancelled. */
+export const CANCELLED_STATUS = 499;
+const CANCELLED = 'Cancelled. Nothing was changed.';
 
 /** Rolled back: the report says why, or it was only a check, or cancelled. */
 class TakenBack extends Error {
@@ -47,13 +49,17 @@ const asDto = (i: ImportEntity): ImportDto => ({
   undone: i.undoneAt !== null,
 });
 
-/** One import: whose, its id from the sender, the uploaded file, and whether it was cancelled. */
-interface ImportJob {
+/** One import: whose, and its id from the sender. */
+export interface ImportOf {
   gardenId: string;
   accountId: string;
   importId: string;
+}
+/** The uploaded file, whether it was cancelled, and how far it is, which is counted here. */
+interface FileToImport {
   file: string;
   brokenOff: () => boolean;
+  progress: { rows: number };
 }
 
 /** What rows pass through on their way. */
@@ -67,8 +73,6 @@ interface Pouring {
 /** Imports tables: a whole file or nothing, once. */
 @Injectable()
 export class TableImportService {
-  private readonly underWay = new Map<string, { gardenId: string; rows: number }>();
-
   constructor(
     @InjectDataSource() private readonly db: DataSource,
     private readonly gardens: GardensService,
@@ -93,11 +97,13 @@ export class TableImportService {
   }
 
   /** Sent twice it is imported once: the second answer is the first one's. */
-  async run({ gardenId, accountId, importId, file, brokenOff }: ImportJob, plan: ImportPlan): Promise<ImportReport> {
+  async run(
+    { gardenId, accountId, importId }: ImportOf,
+    { file, brokenOff, progress }: FileToImport,
+    plan: ImportPlan,
+  ): Promise<ImportReport> {
     const wrong = readingFaults(plan.table, plan);
     if (wrong.length > 0) throw badRequest(wrong.map((f) => ({ path: `columns.${f.field}`, reason: f.reason })));
-    const progress = { gardenId, rows: 0 };
-    this.underWay.set(importId, progress);
     try {
       return await this.gardens.change(gardenId, async (m, garden) => {
         // the garden's row is locked: sent three times at once, the others wait here for the first
@@ -127,15 +133,13 @@ export class TableImportService {
       });
     } catch (error) {
       if (!(error instanceof TakenBack)) throw error;
-      if (brokenOff()) throw new HttpException({ message: 'Cancelled. Nothing was changed.' }, 499);
+      if (brokenOff()) throw new HttpException({ message: CANCELLED }, CANCELLED_STATUS);
       if (plan.dry) return error.report;
       const message =
         error.report.faulty > 0
           ? 'Nothing was imported: some rows have errors.'
           : 'Nothing was imported: this file has nothing new.';
       throw new HttpException({ message, report: error.report }, 422);
-    } finally {
-      if (this.underWay.get(importId) === progress) this.underWay.delete(importId);
     }
   }
 
@@ -177,16 +181,6 @@ export class TableImportService {
     }
     await flush();
     return report;
-  }
-
-  /**
-   * Returns how far an import has come.
-   * @throws 404 while it does not run, or in another process
-   */
-  progress(gardenId: string, importId: string): ImportProgress {
-    const found = this.underWay.get(importId);
-    if (found?.gardenId !== gardenId) throw notFound('import');
-    return { rows: found.rows };
   }
 
   async list(gardenId: string): Promise<ImportDto[]> {

@@ -7,7 +7,7 @@ import {
   type ExportName,
   type FilePreview,
   type ImportDto,
-  type ImportProgress,
+  type ImportJobDto,
   type ImportReport,
   type ImportUndone,
   type ImportUndoPreview,
@@ -24,6 +24,7 @@ import { badRequest, notFound } from '../shared/http-errors.js';
 import { readWhole } from '../shared/read-whole.js';
 import { GardenFileReader } from './garden-file-reader.js';
 import { GardenFileWriter } from './garden-file-writer.js';
+import { ImportJobs } from './import-jobs.service.js';
 import { ImportUndoService } from './import-undo.service.js';
 import { spooled } from './spool.js';
 import { TableExportService } from './table-export.service.js';
@@ -34,6 +35,7 @@ import { TableImportService } from './table-import.service.js';
 export class TransferController {
   constructor(
     private readonly imports: TableImportService,
+    private readonly jobs: ImportJobs,
     private readonly undoing: ImportUndoService,
     private readonly exports: TableExportService,
     private readonly writer: GardenFileWriter,
@@ -54,7 +56,10 @@ export class TransferController {
     return this.imports.preview(start, table !== undefined && isTable(table) ? table : undefined);
   }
 
-  /** The body is the whole file; the address says how to read it, as JSON. */
+  /**
+   * The body is the whole file; the address says how to read it, as JSON. Once the file has arrived the import goes on even
+   * if the caller leaves. It answers at the end, or at once with `Prefer: respond-async` (RFC 7240).
+   */
   @Put('imports/:importId')
   async run(
     @Param('gardenId') gardenId: string,
@@ -63,18 +68,28 @@ export class TransferController {
     @Query('plan') plan: string | undefined,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
-  ): Promise<ImportReport> {
+  ): Promise<ImportReport | ImportJobDto> {
     const read = planOf(plan);
-    const brokenOff = (): boolean => response.destroyed;
-    return spooled(request, IMPORT_BYTES.table, (file) =>
-      this.imports.run({ gardenId, accountId, importId, file, brokenOff }, read),
-    );
+    const upload = await spooled(request, IMPORT_BYTES.table);
+    const { noted, done } = this.jobs.begin({ gardenId, accountId, importId }, upload, read);
+    if (!/\brespond-async\b/.test(request.get('prefer') ?? '')) return done;
+    // its outcome is asked for later
+    done.catch(() => undefined);
+    const job = await noted;
+    response.status(202).set('Preference-Applied', 'respond-async');
+    return job;
   }
 
-  /** How far an import has come. */
-  @Get('imports/:importId/progress')
-  progress(@Param('gardenId') gardenId: string, @Param('importId') importId: string): ImportProgress {
-    return this.imports.progress(gardenId, importId);
+  /** How far an import has come, or how it ended. */
+  @Get('imports/:importId/job')
+  job(@Param('gardenId') gardenId: string, @Param('importId') importId: string): Promise<ImportJobDto> {
+    return this.jobs.show(gardenId, importId);
+  }
+
+  @Post('imports/:importId/cancel')
+  @HttpCode(204)
+  cancel(@Param('gardenId') gardenId: string, @Param('importId') importId: string): Promise<void> {
+    return this.jobs.cancel(gardenId, importId);
   }
 
   /** What an undo would remove and keep. */
@@ -119,7 +134,8 @@ export class TransferController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<{ rows: Record<string, number>; photos: number }> {
     const brokenOff = (): boolean => response.destroyed;
-    return spooled(request, IMPORT_BYTES.garden, (file) => this.reader.run(gardenId, accountId, file, brokenOff));
+    const upload = await spooled(request, IMPORT_BYTES.garden);
+    return upload.use((file) => this.reader.run(gardenId, accountId, file, brokenOff));
   }
 }
 

@@ -3,6 +3,7 @@ import { GardensModule } from '../gardens/gardens.module.js';
 import { PhotosModule } from '../photos/photos.module.js';
 import { GardenFileReader } from './garden-file-reader.js';
 import { GardenFileWriter } from './garden-file-writer.js';
+import { ImportJobs } from './import-jobs.service.js';
 import { ImportUndoService } from './import-undo.service.js';
 import { SpoolSweep } from './spool-sweep.service.js';
 import { TableExportService } from './table-export.service.js';
@@ -15,6 +16,7 @@ import { TransferController } from './transfer.controller.js';
   controllers: [TransferController],
   providers: [
     TableImportService,
+    ImportJobs,
     ImportUndoService,
     TableExportService,
     GardenFileWriter,

@@ -1,4 +1,4 @@
-import type { ImportDto, ImportProgress, ImportUndone, ImportUndoPreview, UndoOf } from '@candid-leaf/contract';
+import type { ImportDto, ImportJobDto, ImportUndone, ImportUndoPreview, UndoOf } from '@candid-leaf/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { apiOf } from '../lib/paths';
@@ -11,13 +11,15 @@ export const importsQuery = (gardenId: string) =>
     queryFn: () => api<ImportDto[]>('GET', apiOf(gardenId, 'imports')),
   });
 
-/** How far an import has come, asked again and again while it runs. */
-export const progressQuery = (gardenId: string, id: string) =>
+/** How far an import is, asked again and again while it runs. */
+export const importJobQuery = (gardenId: string, id: string) =>
   queryOptions({
-    queryKey: ['import-progress', gardenId, id] as const,
-    queryFn: () => api<ImportProgress>('GET', apiOf(gardenId, 'imports', id, 'progress')),
-    refetchInterval: 700,
+    queryKey: ['import-job', gardenId, id] as const,
+    queryFn: () => api<ImportJobDto>('GET', apiOf(gardenId, 'imports', id, 'job')),
+    refetchInterval: ({ state }) => (state.data && state.data.state !== 'running' ? false : 700),
+    gcTime: 0,
   });
+export const cancelImport = (gardenId: string, id: string) => api('POST', apiOf(gardenId, 'imports', id, 'cancel'));
 
 /** Asks what an undo would remove and keep. */
 export const undoPreview = (gardenId: string, id: string) =>

@@ -4,6 +4,8 @@ interface Options {
   /** 0 to 1, as it goes */
   onProgress: (share: number) => void;
   signal: AbortSignal;
+  /** answer once the file has arrived, not when the work is done */
+  async?: boolean;
 }
 
 /** Sends a file with progress; it can be cancelled. The only use of XMLHttpRequest, for upload progress. */
@@ -12,13 +14,12 @@ export function sendFile<T>(method: 'PUT' | 'POST', path: string, file: Blob, op
     const request = new XMLHttpRequest();
     request.open(method, `/api${path}`);
     request.setRequestHeader('content-type', file.type || 'application/octet-stream');
+    if (options.async) request.setRequestHeader('prefer', 'respond-async');
     request.upload.onprogress = (e) => e.lengthComputable && options.onProgress(e.loaded / e.total);
     request.onload = () => {
       const body = parsed(request.responseText);
       if (request.status < 400) return done(body as T);
-      const { message, faults, report } = (body ?? {}) as { message?: string; faults?: ApiError['faults']; report?: T };
-      // a rejected file lists the reason for each row
-      if (report) return done(report);
+      const { message, faults } = (body ?? {}) as { message?: string; faults?: ApiError['faults'] };
       fail(new ApiError(request.status, message ?? `The server answered ${request.status}.`, faults ?? []));
     };
     request.onerror = () => fail(new TypeError('no answer'));

@@ -1,4 +1,4 @@
-import { BEGINNING_BYTES, type FilePreview, type ImportPlan, type ImportReport } from '@candid-leaf/contract';
+import { BEGINNING_BYTES, type FilePreview, type ImportJobDto, type ImportPlan } from '@candid-leaf/contract';
 import type { TableName } from '@candid-leaf/core/tables';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
@@ -8,6 +8,7 @@ import { apiOf } from '../../lib/paths';
 import { queryKeys } from '../../lib/query-keys';
 import { faultsIn } from '../../ui/faults';
 import { sendFile } from './send-file';
+import { useImportJob } from './use-import-job';
 
 export type Step = 'choose' | 'map' | 'tried' | 'done';
 
@@ -16,12 +17,22 @@ export function useImport(gardenId: string) {
   const client = useQueryClient();
   const [file, setFile] = useState<File | null>(null);
   const [preview, setPreview] = useState<FilePreview | null>(null);
-  const [report, setReport] = useState<ImportReport | null>(null);
+  const [ended, setEnded] = useState<ImportJobDto | null>(null);
   const [step, setStep] = useState<Step>('choose');
   const [share, setShare] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [id, setId] = useState(() => uuid());
   const stop = useRef(new AbortController());
+  const job = useImportJob(gardenId, (outcome) => {
+    setShare(null);
+    if (!outcome.report) return setTrouble(outcome.message);
+    setEnded(outcome);
+    const isIn = !outcome.dry && outcome.state === 'done';
+    setStep(isIn ? 'done' : 'tried');
+    if (!isIn) return;
+    void client.invalidateQueries({ queryKey: queryKeys.plan(gardenId) });
+    void client.invalidateQueries({ queryKey: queryKeys.garden(gardenId) });
+  });
 
   const said = (error: unknown): void => {
     if (error instanceof DOMException) setTrouble('Cancelled. Nothing was changed.');
@@ -29,7 +40,7 @@ export function useImport(gardenId: string) {
   };
   const look = async (chosen: File, table?: TableName): Promise<void> => {
     setTrouble(null);
-    setReport(null);
+    setEnded(null);
     setId(uuid());
     try {
       const path = `${apiOf(gardenId, 'imports', 'preview')}${table ? `?table=${table}` : ''}`;
@@ -50,46 +61,43 @@ export function useImport(gardenId: string) {
     try {
       const path = `${apiOf(gardenId, 'imports', id)}?plan=${encodeURIComponent(JSON.stringify(plan))}`;
       const typed = new Blob([file], { type: 'text/csv' });
-      const answer = await sendFile<ImportReport>('PUT', path, typed, {
+      const begun = await sendFile<ImportJobDto>('PUT', path, typed, {
         onProgress: setShare,
         signal: stop.current.signal,
+        async: true,
       });
-      setReport(answer);
-      const stayedOut = more.dry || (answer.faulty > 0 && !more.skipFaulty) || answer.good === 0;
-      setStep(stayedOut ? 'tried' : 'done');
-      if (!stayedOut) {
-        void client.invalidateQueries({ queryKey: queryKeys.plan(gardenId) });
-        await client.invalidateQueries({ queryKey: queryKeys.garden(gardenId) });
-      }
+      job.begun(begun);
     } catch (error) {
-      said(error);
-    } finally {
       setShare(null);
+      said(error);
     }
   };
   return {
-    id,
     step,
     preview,
-    report,
-    share,
+    report: ended?.report ?? null,
+    table: ended?.table ?? null,
+    /** sent so far, 0 to 1, and rows read; null: nothing is under way */
+    underWay:
+      share === null && job.rows === null ? null : { share: job.rows === null ? share! : 1, rows: job.rows ?? 0 },
     trouble,
-    name: file?.name ?? '',
+    name: file?.name ?? ended?.name ?? job.name,
     look,
+    hasFile: file !== null,
     /** switches to another table and guesses its columns */
     become: (table: TableName) => file && look(file, table),
     change: (more: Partial<FilePreview>) => {
       setPreview((p) => p && { ...p, ...more });
-      setReport(null);
+      setEnded(null);
       setStep('map');
     },
     attempt: () => send({ dry: true }),
     bring: (skipFaulty: boolean) => send({ skipFaulty }),
-    breakOff: () => stop.current.abort(),
+    breakOff: () => (job.rows === null ? stop.current.abort() : void job.cancel().catch(said)),
     begin: () => {
       setFile(null);
       setPreview(null);
-      setReport(null);
+      setEnded(null);
       setTrouble(null);
       setStep('choose');
     },

@@ -17,7 +17,7 @@ const TABLE_OPTIONS = TABLE_NAMES.map((t) => [t, TABLES[t].label] as const);
 export function BringIn() {
   const garden = useGarden();
   const state = useImport(garden.id);
-  const { step, preview, trouble, share, name } = state;
+  const { step, preview, trouble, underWay, name } = state;
   return (
     <Panel title="Import a table">
       <p className="mt-1 text-soft">
@@ -29,15 +29,16 @@ export function BringIn() {
           {trouble}
         </p>
       )}
-      {step === 'choose' && (
+      {step === 'choose' && !underWay && (
         <ChooseFile label="Choose a CSV file" accept=".csv,.tsv,.txt,text/csv" onFile={(f) => void state.look(f)} />
       )}
-      {preview && step !== 'choose' && (
+      {(step !== 'choose' || underWay) && (
         <div className="mt-3 flex flex-col gap-4">
           <p>
-            <strong>{name}</strong>, {preview.heads.length} columns
+            <strong>{name}</strong>
+            {preview && `, ${preview.heads.length} columns`}
           </p>
-          {step !== 'done' && (
+          {preview && step !== 'done' && (
             <>
               <SelectField
                 label="Contents"
@@ -48,11 +49,7 @@ export function BringIn() {
               <Mapping preview={preview} onChange={state.change} />
             </>
           )}
-          {share !== null ? (
-            <OnItsWay share={share} of={{ gardenId: garden.id, id: state.id }} onStop={state.breakOff} />
-          ) : (
-            <Next state={state} />
-          )}
+          {underWay ? <OnItsWay {...underWay} onStop={state.breakOff} /> : <Next state={state} />}
         </div>
       )}
     </Panel>
@@ -61,7 +58,7 @@ export function BringIn() {
 
 /** The result so far, and the next step. */
 function Next({ state }: { state: ImportState }) {
-  const { step, report, preview } = state;
+  const { step, report, preview, table } = state;
   if (step === 'map')
     return (
       <div className="flex flex-wrap gap-2">
@@ -73,7 +70,7 @@ function Next({ state }: { state: ImportState }) {
         </Button>
       </div>
     );
-  if (!report || !preview) return null;
+  if (!report || !table) return null;
   if (step === 'done')
     return (
       <div>
@@ -93,9 +90,9 @@ function Next({ state }: { state: ImportState }) {
         {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day is' : 'days are'} already here`}
         {report.faulty > 0 && `, ${report.faulty} with errors`}.
       </p>
-      {report.faults.length > 0 && <Faults report={report} table={preview.table} />}
+      {report.faults.length > 0 && <Faults report={report} table={table} />}
       <div className="mt-3 flex flex-wrap gap-2">
-        {report.good > 0 && (
+        {report.good > 0 && state.hasFile && (
           <Button look="main" onClick={() => void state.bring(report.faulty > 0)}>
             <FileUp aria-hidden size={17} />{' '}
             {report.faulty > 0
@@ -104,7 +101,7 @@ function Next({ state }: { state: ImportState }) {
           </Button>
         )}
         <Button look="quiet" onClick={state.begin}>
-          Another file
+          {state.hasFile ? 'Another file' : 'Choose the file again'}
         </Button>
       </div>
     </div>

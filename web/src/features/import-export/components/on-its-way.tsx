@@ -1,30 +1,25 @@
-import { useQuery } from '@tanstack/react-query';
-import { progressQuery } from '../../../data/imports';
 import { Button } from '../../../ui/button';
 import { ShareBar } from '../../../ui/share-bar';
 
 interface Props {
+  /** sent so far, 0 to 1 */
   share: number;
-  /** the import, if the server tells how far it is */
-  of?: { gardenId: string; id: string };
+  /** rows read so far, if the server says so */
+  rows?: number;
   onStop: () => void;
 }
 
 /** Upload progress; once complete, the server reads the file. */
-export function OnItsWay({ share, of, onStop }: Props) {
+export function OnItsWay({ share, rows = 0, onStop }: Props) {
   const percent = Math.round(share * 100);
+  const reading = rows > 0 ? `${rows} rows read …` : 'Reading it …';
   return (
     <div role="status" className="flex flex-wrap items-center gap-3">
       <ShareBar label="Sending" percent={percent} className="w-48" />
-      <span>{percent < 100 ? `${percent} % sent` : of ? <RowsRead {...of} /> : 'Reading it …'}</span>
+      <span>{percent < 100 ? `${percent} % sent` : reading}</span>
       <Button look="quiet" onClick={onStop}>
         Cancel
       </Button>
     </div>
   );
-}
-
-function RowsRead({ gardenId, id }: { gardenId: string; id: string }) {
-  const rows = useQuery(progressQuery(gardenId, id)).data?.rows ?? 0;
-  return rows > 0 ? `${rows} rows read …` : 'Reading it …';
 }
