@@ -320,3 +320,21 @@ test('a photo sent in parts continues where the line broke, belongs to its sende
   expect((await app.service(PhotosService).tidy()).files).toBeGreaterThanOrEqual(8);
   expect(readdirSync(join(folder, 'arriving'))).toEqual([]);
 });
+
+test('one account’s many pictures wait behind each other, not before another’s', async () => {
+  const [many, one] = [await started(), await started()];
+  const large = await sharp({ create: { width: 5000, height: 4000, channels: 3, background: '#4a7' } })
+    .png()
+    .toBuffer();
+  let stored = 0;
+  const all = Array.from({ length: 12 }, async () => {
+    const { status } = await many.put(large);
+    stored += status === 200 ? 1 : 0;
+  });
+  // the first is being redrawn: its folder is made when it is done
+  while (stored === 0) await one.g.agent.get(one.g.url('/photos'));
+  await one.put(await noise(20, 20)).expect(200);
+  expect(stored).toBeLessThan(10);
+  await Promise.all(all);
+  expect(stored).toBe(12);
+});

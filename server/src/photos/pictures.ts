@@ -1,5 +1,8 @@
 import { UnsupportedMediaTypeException } from '@nestjs/common';
 import { PHOTO_PX } from '@candid-leaf/contract';
+import { callingAccount } from '../shared/caller.js';
+import { unavailable } from '../shared/http-errors.js';
+import { Turns } from '../shared/turns.js';
 
 /** Accepted formats, by file content, not by name. An XML drawing, for one, could request other files. */
 const TAKEN: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp']);
@@ -7,8 +10,13 @@ const TAKEN: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/we
 const MOST_PIXELS = 24_000_000;
 const QUALITY = { whole: 80, small: 70 };
 
-/** One at a time: an open picture uses a lot of memory. */
-let turn: Promise<unknown> = Promise.resolve();
+/** One at a time, as an open picture uses a lot of memory; accounts take turns, each with so many waiting. */
+const MOST_WAITING = 40;
+/** The request is answered by then in any case, ms. */
+const MOST_WAIT_MS = 60_000;
+const turns = new Turns(1, MOST_WAITING, MOST_WAIT_MS, () =>
+  unavailable('Other photos are being stored right now. Try again in a moment; sending it twice is safe.'),
+);
 
 /** A picture ready to store: re-encoded, upright, without metadata. */
 export interface Kept {
@@ -22,12 +30,10 @@ export interface Kept {
  * Returns the picture as stored: upright, no larger than needed, redrawn from its pixels, so nothing else in the file
  * remains: no location, device or time.
  * @param keepIfPlain keeps one that is no larger and contains only pixels
- * @throws 415 if it is not a picture, or not what it claims
+ * @throws 415 if it is not a picture, or not what it claims; 503 if this account sends too many at once
  */
 export function asKept(data: Buffer, keepIfPlain = false): Promise<Kept> {
-  const work = turn.then(() => redraw(data, keepIfPlain));
-  turn = work.catch(() => undefined);
-  return work;
+  return turns.run(callingAccount() ?? 'nobody', () => redraw(data, keepIfPlain));
 }
 
 async function redraw(data: Buffer, keepIfPlain: boolean): Promise<Kept> {

@@ -7,7 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { BadRequestException, PayloadTooLargeException, ServiceUnavailableException } from '@nestjs/common';
 import type { Request } from 'express';
 import { callingAccount } from '../shared/caller.js';
-import { FairQueue, type Queued } from '../shared/fair-queue.js';
+import { Turns } from '../shared/turns.js';
 
 /** Begins the name of the folder in which an upload is received. */
 export const SPOOL_PREFIX = 'leaf-file-';
@@ -18,45 +18,10 @@ const MOST_EACH = 2;
 /** Longest wait for a place once the file has arrived, ms. */
 const MOST_WAIT_MS = 60_000;
 
-interface Turn extends Queued {
-  begin: () => void;
-}
-const queue = new FairQueue<Turn>(MOST_EACH);
-const underWay = new Map<string, number>();
-let atWork = 0;
-
 const busy = (): ServiceUnavailableException =>
   new ServiceUnavailableException('Other files are being imported right now. Try again in a moment.');
-
-/** Waits for a place; accounts take turns. */
-function place(owner: string): Promise<void> {
-  if (atWork < MOST_AT_ONCE) {
-    atWork += 1;
-    return Promise.resolve();
-  }
-  return new Promise((resolve, reject) => {
-    const turn: Turn = {
-      owner,
-      begin: () => {
-        clearTimeout(timer);
-        resolve();
-      },
-    };
-    const timer = setTimeout(() => {
-      queue.remove(turn);
-      reject(busy());
-    }, MOST_WAIT_MS);
-    if (queue.add(turn)) return;
-    clearTimeout(timer);
-    reject(busy());
-  });
-}
-/** Hands the place on, or gives it back. */
-function leave(): void {
-  const next = queue.take(() => true);
-  if (next) next.begin();
-  else atWork -= 1;
-}
+const turns = new Turns(MOST_AT_ONCE, MOST_EACH, MOST_WAIT_MS, busy);
+const underWay = new Map<string, number>();
 
 /** A file that has arrived. It is used once, and removed afterwards. */
 export interface Spooled {
@@ -96,14 +61,7 @@ export async function spooled(request: Request, most: number): Promise<Spooled> 
     throw error;
   }
   return {
-    use: async (work) => {
-      try {
-        await place(owner);
-        return await work(file).finally(leave);
-      } finally {
-        await end();
-      }
-    },
+    use: (work) => turns.run(owner, () => work(file)).finally(end),
   };
 }
 

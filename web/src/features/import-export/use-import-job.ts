@@ -34,6 +34,8 @@ export function useImportJob(gardenId: string, onEnd: (job: ImportJobDto) => voi
     /** null: none runs */
     rows: id === null ? null : (job?.rows ?? 0),
     name: job?.name ?? '',
+    /** only a check does not go on without its page */
+    goesOn: job !== null && !job.dry,
     begun: (job: ImportJobDto): void => {
       client.setQueryData(importJobQuery(gardenId, job.id).queryKey, job);
       // what only checks is of no use without its file

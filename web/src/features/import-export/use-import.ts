@@ -79,7 +79,9 @@ export function useImport(gardenId: string) {
     table: ended?.table ?? null,
     /** sent so far, 0 to 1, and rows read; null: nothing is under way */
     underWay:
-      share === null && job.rows === null ? null : { share: job.rows === null ? share! : 1, rows: job.rows ?? 0 },
+      share === null && job.rows === null
+        ? null
+        : { share: job.rows === null ? share! : 1, rows: job.rows ?? 0, goesOn: job.goesOn },
     trouble,
     name: file?.name ?? ended?.name ?? job.name,
     look,

@@ -6,11 +6,13 @@ interface Props {
   share: number;
   /** rows read so far, if the server says so */
   rows?: number;
+  /** true once it goes on without this page */
+  goesOn?: boolean;
   onStop: () => void;
 }
 
 /** Upload progress; once complete, the server reads the file. */
-export function OnItsWay({ share, rows = 0, onStop }: Props) {
+export function OnItsWay({ share, rows = 0, goesOn = false, onStop }: Props) {
   const percent = Math.round(share * 100);
   const reading = rows > 0 ? `${rows} rows read …` : 'Reading it …';
   return (
@@ -20,6 +22,7 @@ export function OnItsWay({ share, rows = 0, onStop }: Props) {
       <Button look="quiet" onClick={onStop}>
         Cancel
       </Button>
+      {goesOn && <p className="w-full text-sm text-soft">You can leave this page: the import goes on.</p>}
     </div>
   );
 }
