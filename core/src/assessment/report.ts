@@ -79,7 +79,7 @@ export function reportFrom({ context, result, plan, remedies, withheld }: Report
     format: 'candid-leaf-report',
     version: 1,
     asOf: context.case.asOf,
-    headline: headline(result.list, result.unexplained),
+    headline: headline(result.list, result.unexplained, context.present),
     water: waterReport(context, plan),
     diagnosis: result.list,
     nextChecks: nextChecks(context, result),

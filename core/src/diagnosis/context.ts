@@ -91,6 +91,8 @@ export function contextOf(
   const present = new Set<SignCode>();
   const absent = new Set<SignCode>();
   for (const o of seen.values()) (o.present ? present : absent).add(o.sign);
+  // the date says it, whoever did not
+  if (isJustPlanted(c) && !absent.has('after-transplanting')) present.add('after-transplanting');
   for (const sign of present) for (const not of impliedAbsent(sign)) if (!present.has(not)) absent.add(not);
 
   return {
@@ -112,6 +114,11 @@ export function contextOf(
     weather: (n) => recent(own, n),
   };
 }
+
+/** What begins so soon after planting out began with it, days (handbook: transplant shock). */
+const JUST_PLANTED_DAYS = 10;
+const isJustPlanted = ({ plant: { transplantedOn }, asOf }: PlantCase): boolean =>
+  transplantedOn != null && transplantedOn <= asOf && daysBetween(transplantedOn, asOf) <= JUST_PLANTED_DAYS;
 
 /** True for a short-lived sign that no longer counts, or that a newer soil check contradicts. */
 function isPast(c: PlantCase, o: Observation, felt: Felt | null, ownRainMm: (day: Day) => number): boolean {

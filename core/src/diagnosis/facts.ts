@@ -18,6 +18,18 @@ const now = (ctx: CaseContext) => ctx.balance.days.at(-1);
 const bearing = new Set(['fruiting', 'ripening', 'late']);
 const feltWet = (ctx: CaseContext): boolean => ctx.felt?.feel === 'wet' || ctx.present.has('soil-wet-deep');
 const feltDry = (ctx: CaseContext): boolean => ctx.felt?.feel === 'dry' || ctx.present.has('soil-dry-deep');
+/** Signs that the soil is wet, whatever a model says. */
+const WET_SIGNS = [
+  'soil-wet-deep',
+  'soil-pooling',
+  'pot-heavy',
+  'root-brown-slimy',
+  'root-sour-smell',
+  'pest-fungus-gnats',
+] as const;
+/** Returns whether somebody felt or saw that the soil is wet: a model alone never stops a watering. */
+export const isWetByHand = (ctx: CaseContext): boolean =>
+  ctx.felt?.feel === 'wet' || WET_SIGNS.some((sign) => ctx.present.has(sign));
 const warmest = (ctx: CaseContext, days: number): number => Math.max(-99, ...ctx.weather(days).map((w) => w.tMaxC));
 const rainyDays = (ctx: CaseContext, days: number): number => ctx.weather(days).filter((w) => w.rainMm >= 1).length;
 const meanTemperature = (ctx: CaseContext, days: number): number | null => {
@@ -133,6 +145,8 @@ export const FACTS = {
     feltWet(ctx) ||
     ctx.present.has('pot-heavy') ||
     (ctx.waterKnown && ctx.felt?.feel !== 'dry' && ctx.water(7).filter((d) => d.fractionAvailable >= 0.95).length >= 5),
+  'aphids-parasitised': (ctx: CaseContext) => ctx.present.has('pest-aphid-mummies'),
+  'cocoons-seen': (ctx: CaseContext) => ctx.present.has('pest-hornworm-cocoons'),
   'fruit-not-sound': (ctx: CaseContext) => NOT_SOUND.some((sign) => ctx.present.has(sign)),
   'fruit-fouled': (ctx: CaseContext) =>
     ['fruit-gnawed-or-gone', 'fruit-droppings-on-bites'].some((sign) => ctx.present.has(sign as never)),

@@ -1,4 +1,4 @@
-import { type SignCode, signRow } from '../records/vocabulary/signs.js';
+import { isCircumstance, type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { CLEAR_FROM, type Diagnosis } from './engine/diagnose.js';
 import { disorderRow } from './tables/disorders.js';
 import { DRIVERS } from './vocabulary/drivers.js';
@@ -26,10 +26,15 @@ export function chanceWord(chance: number): string {
  * Returns the finding as a sentence: what it is, then why here with the supporting days. Names only what explains
  * something seen; says plainly when a sign is unexplained.
  */
-export function headline(list: readonly Diagnosis[], unexplained: readonly SignCode[] = []): string {
+export function headline(
+  list: readonly Diagnosis[],
+  unexplained: readonly SignCode[] = [],
+  seen: Iterable<SignCode> = [],
+): string {
   const leader = list.find((d) => d.explains.length > 0);
+  if (list.length === 0 && unexplained.length === 0) return withoutSymptom([...seen]);
   const signs = unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ');
-  if (!leader) return signs ? `No known problem explains this: ${signs}.` : 'No problems recorded.';
+  if (!leader) return signs ? `No known problem explains this: ${signs}.` : NOTHING_RECORDED;
   const row = disorderRow(leader.disorder);
   if (leader.probability < CLEAR_FROM)
     return `Not clear yet. It could be: ${list
@@ -38,6 +43,23 @@ export function headline(list: readonly Diagnosis[], unexplained: readonly SignC
       .map((d) => disorderRow(d.disorder).label.toLowerCase())
       .join(', ')}.`;
   return `${row.label}, ${sureness(leader.probability)}.`;
+}
+
+const NOTHING_RECORDED = 'No problems recorded.';
+/** What the soil needs, where the plant itself shows nothing. */
+const SOIL_NEEDS: readonly (readonly [signs: readonly SignCode[], needs: string])[] = [
+  [['soil-pooling'], 'water stands on the soil. Drain it before the next watering.'],
+  [['soil-wet-deep', 'pot-heavy'], 'the soil is wet. Let it dry before you water again.'],
+  [['soil-white-crust'], 'the white crust on the soil is salt. Give plain water until some drains away.'],
+  [['soil-dry-deep', 'pot-light', 'soil-pulls-from-pot'], 'the soil is dry. Its watering is in the plan.'],
+];
+
+/** Returns what is said where nothing is seen on the plant itself. */
+function withoutSymptom(seen: readonly SignCode[]): string {
+  const soil = SOIL_NEEDS.find(([signs]) => signs.some((sign) => seen.includes(sign)));
+  if (seen.some((sign) => isCircumstance(sign)))
+    return 'Not clear yet: where it is, is noted, but not what it looks like.';
+  return soil ? `The plant looks well; ${soil[1]}` : NOTHING_RECORDED;
 }
 
 /** Returns the text for a sign that nothing explains: what would help, and that it stays on record. */

@@ -146,8 +146,10 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
       { records: { weather: weather(5, { solarMj: 9.9 }) } },
       { place: { ...bed, shade: [{ from: back(20), blockPct: 50 }] } },
       { place: { kind: 'indoors', texture: 'potting-mix' } },
+      { place: { ...bed, sunHours: 6 } },
     ],
     absent: [
+      { place: { ...bed, sunHours: 8 } },
       { records: { weather: weather(3, { solarMj: 5 }) } },
       { place: { ...bed, shade: [{ from: back(20), blockPct: 40 }] } },
     ],
@@ -315,8 +317,27 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
     unknown: [{ place: bed }],
   },
   'sudden-exposure': {
-    found: [{ records: { events: [{ date: back(13), what: 'moved' }] } }, { observations: signs('stem-broken') }],
-    absent: [{ records: { events: [{ date: back(14), what: 'moved' }] } }],
+    found: [
+      { records: { events: [{ date: back(13), what: 'moved' }] } },
+      { observations: signs('stem-broken') },
+      // the last day under the cloth, and a cloth that was changed for a thin one
+      { place: { ...bed, shade: [{ from: back(40), to: back(14), blockPct: 30 }] } },
+      {
+        place: {
+          ...bed,
+          shade: [
+            { from: back(40), to: back(5), blockPct: 50 },
+            { from: back(4), blockPct: 30 },
+          ],
+        },
+      },
+    ],
+    absent: [
+      { records: { events: [{ date: back(14), what: 'moved' }] } },
+      { place: { ...bed, shade: [{ from: back(40), to: back(15), blockPct: 30 }] } },
+      { place: { ...bed, shade: [{ from: back(40), to: back(5), blockPct: 15 }] } },
+      { place: { ...bed, shade: [{ from: back(5), blockPct: 50 }] } },
+    ],
   },
   'no-hardening': {
     found: [{ plant: { transplantedOn: back(21) }, records: { events: [{ date: back(30), what: 'staked' }] } }],
@@ -550,4 +571,30 @@ test('catfacing depends on the nights six weeks ago, not on last night', () => {
   const now = verdictOn('cold-nights', nights(0, 6), params);
   expect(then.state).toBe('found');
   expect(now.state).toBe('absent');
+});
+
+test('a feed without phosphorus or potassium does not count against their shortage', () => {
+  const fed = (p2o5: number, k2o: number) => ({
+    records: feed(5, 8, 20, p2o5, k2o),
+    plant: { transplantedOn: back(90) },
+  });
+  const state_ = (p2o5: number, k2o: number, nutrient?: 'p2o5' | 'k2o') =>
+    state('underfeeding', fed(p2o5, k2o), nutrient ? { nutrient } : {});
+  expect([state_(0, 0), state_(0, 0, 'p2o5'), state_(0, 0, 'k2o')]).toEqual(['absent', 'found', 'found']);
+  expect([state_(5, 0, 'p2o5'), state_(0, 5, 'k2o')]).toEqual(['absent', 'absent']);
+});
+
+test('soil that felt dry and a soak after it count, however short the model thinks it was dry', () => {
+  // half dry by the model on the day of the check, then filled; never three days below one half
+  const soaked = (feel: 'dry' | 'damp', soakBack = 3) => ({
+    place: pot,
+    records: {
+      watering: [...everyNDays(1, 2).filter((w) => w.date < back(4)), { date: back(soakBack), litres: 12 }],
+      soilChecks: [{ date: back(4), feel }],
+    },
+  });
+  const dry = verdictOn('dry-then-wet', soaked('dry'));
+  expect(dry).toMatchObject({ state: 'found', strength: 0.6 });
+  expect(JSON.stringify(dry)).toContain('the soil felt dry on');
+  expect(JSON.stringify(verdictOn('dry-then-wet', soaked('damp')))).not.toContain('felt dry');
 });

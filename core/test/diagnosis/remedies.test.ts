@@ -79,6 +79,11 @@ const WHILE: Partial<Record<FactCode, Change>> = {
 const OTHERWISE: Partial<Record<FactCode, Change>> = {
   'warm-nights-ahead': { records: { weather: bareCase().records.weather.map((w) => ({ ...w, tMinC: 6 })) } },
 };
+/** What must have been seen before a remedy is spoken of at all. */
+const NEEDED: Partial<Record<string, Change>> = {
+  'water-less': { observations: [seen('soil-wet-deep')] },
+  'bt-spray': { observations: [seen('pest-hornworm', { affected: 8 })] },
+};
 /** A place in which a remedy is spoken of at all. */
 const FITTING: Partial<Record<FactCode, Change['place']>> = {
   container: pot,
@@ -104,6 +109,7 @@ describe('remedies that the setting rules out', () => {
       // a remedy bound to a fact needs that fact to be offered at all
       const c = aCase({
         ...change,
+        observations: [...(NEEDED[code]?.observations ?? []), ...(change.observations ?? [])].slice(-1),
         place: { ...placeFor(code), ...change.place },
       });
       return offered(c, finding(disorder, 0.99, [...(link.drivers ?? [])]));
@@ -146,7 +152,7 @@ describe('nothing final on a guess', () => {
   });
   test.each(FINAL)('%s is withheld below 0.9, with its problem, and offered from there on', (code) => {
     const { disorder, link } = HOMES.get(code)!;
-    const at = (p: number) => offered(aCase(), finding(disorder, p, [...(link.drivers ?? [])]));
+    const at = (p: number) => offered(aCase(NEEDED[code]), finding(disorder, p, [...(link.drivers ?? [])]));
     const unsure = at(0.89);
     expect(unsure.offers.map((o) => o.remedy.code)).not.toContain(code);
     const held = unsure.withheld.find((w) => w.remedy === code)!;
@@ -182,7 +188,8 @@ describe('which remedies, and in what order', () => {
     for (const row of DISORDERS) {
       const found = row.drivers.slice(0, 1).map((l) => l.driver);
       const { offers } = offered(aCase(), finding(row.code, 0.99, found));
-      const rungs = offers.map((o) => o.remedy.rung);
+      // what is to be left alone comes last
+      const rungs = offers.filter((o) => !o.remedy.note).map((o) => o.remedy.rung);
       expect([row.code, rungs]).toEqual([row.code, [...rungs].sort((a, b) => a - b)]);
       for (const o of offers) {
         const link = row.remedies.find((l) => l.remedy === o.remedy.code)!;
@@ -258,8 +265,17 @@ describe('the plan decides about water', () => {
     expect(of({}, { ...later, rhythm: { litres: 4, everyDays: 3 } })).toEqual(['even-watering']);
   });
   test('the plan knows when water is held back, until the soil felt dry', () => {
-    const { offers } = offered(aCase({ place: pot }), finding('waterlogging', 0.99, ['overwatering']));
+    const wet = aCase({ place: pot, observations: [seen('soil-wet-deep')] });
+    const { offers } = offered(wet, finding('waterlogging', 0.99, ['overwatering']));
     expect(asksToHoldWater(offers)).toBe(true);
+    // a model alone holds nothing back: a finger is asked for
+    const modelled = offered(aCase({ place: pot }), finding('waterlogging', 0.99, ['overwatering']));
+    expect(asksToHoldWater(modelled.offers)).toBe(false);
+    expect(modelled.withheld).toContainEqual({
+      remedy: 'water-less',
+      forDisorder: 'waterlogging',
+      because: expect.stringContaining('put a finger in'),
+    });
     expect(asksToHoldWater(offered(aCase(), finding('early-blight')).offers)).toBe(false);
     // felt dry: nothing to hold back
     const dry = offered(

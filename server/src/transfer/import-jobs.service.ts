@@ -88,9 +88,8 @@ export class ImportJobs {
       { id: importId, gardenId },
       { cancelAsked: true },
     );
+    // whichever process runs it hears of it with its next beat
     if (affected === 0) throw notFound('import');
-    const here = this.here.get(importId);
-    if (here) here.cancelled = true;
   }
 
   /** Removes outcomes that nobody asks for any more. */

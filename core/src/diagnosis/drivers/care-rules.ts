@@ -92,10 +92,12 @@ export function keepsLog(ctx: CaseContext): boolean {
  * Returns whether feeding stopped for too long. Without any feeding record the strength is lowered: not recorded is
  * not "not fed".
  */
-export function underfeeding(ctx: CaseContext): Verdict {
+export function underfeeding(ctx: CaseContext, { nutrient }: RuleParams = {}): Verdict {
   const limit = hungryAfterDays(isPot(ctx));
   const { plant, records, asOf } = ctx.case;
-  const last = records.feeding.filter((f) => f.grams > 0 && f.n + f.p2o5 + f.k2o > 0).at(-1);
+  // a feed without phosphorus feeds none
+  const feeds = records.feeding.filter((f) => f.grams > 0 && (nutrient ? f[nutrient] : f.n + f.p2o5 + f.k2o) > 0);
+  const last = feeds.at(-1);
   // not recorded does not mean not given: only a regular log suggests it
   if (!last && records.feeding.length === 0 && !keepsLog(ctx)) return unknown('when it was fed last');
   const since = last?.date ?? plant.transplantedOn;

@@ -1,6 +1,6 @@
 import { isEnclosed, isPotted } from '../../records/place.js';
 import type { SignCode } from '../../records/vocabulary/signs.js';
-import { daysBetween } from '../../units/day.js';
+import { addDays, type Day, daysBetween } from '../../units/day.js';
 import { spellOn } from '../../records/spells.js';
 import type { CaseContext } from '../context.js';
 import { keepsLog } from './care-rules.js';
@@ -15,7 +15,23 @@ const bySign = (ctx: CaseContext, signs: readonly SignCode[], text: string, stre
     ? found(strength, [{ record: 'sign', date: ctx.case.asOf, text }])
     : ABSENT;
 
-/** Returns whether it suddenly got more sun: it was moved within the window, days, or a branch broke. */
+/** Shade that goes at once by this much is felt, % of the light (judgement). */
+const SHADE_GONE_PCT = 20;
+
+/** Returns the day within the window on which shade was taken off; null if none was. */
+function unshadedOn(ctx: CaseContext, within: number): Day | null {
+  const blockPct = (day: Day): number => spellOn(ctx.case.place.shade, day)?.blockPct ?? 0;
+  for (let back = 0; back < within; back++) {
+    const day = addDays(ctx.case.asOf, -back);
+    if (blockPct(addDays(day, -1)) - blockPct(day) >= SHADE_GONE_PCT) return day;
+  }
+  return null;
+}
+
+/**
+ * Returns whether it suddenly got more sun: it was moved or its shade was taken off within the window, days, or a branch
+ * broke.
+ */
 export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {
   const moved = ctx.recent(ctx.case.records.events, within).filter((e) => e.what === 'moved');
   const because: Because[] = moved.map((e) => ({
@@ -25,6 +41,9 @@ export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): V
   }));
   if (ctx.present.has('stem-broken'))
     because.push({ record: 'sign', date: ctx.case.asOf, text: 'a broken or sagging branch let the sun in' });
+  const unshaded = unshadedOn(ctx, within);
+  if (unshaded)
+    because.push({ record: 'place', date: unshaded, text: `the shade was taken off on ${ctx.format.day(unshaded)}` });
   return because.length > 0 ? found(0.7, because) : ABSENT;
 }
 

@@ -44,6 +44,8 @@ export const found = (strength: number, because: Because[], summary?: string): V
 
 /** Thresholds a problem may set for a rule; each rule states its defaults. */
 export interface RuleParams {
+  /** feeds that count: those with this nutrient; all if left out */
+  nutrient?: 'p2o5' | 'k2o';
   /** °C */
   atC?: number;
   /** number of days (or nights) at strength one half */

@@ -124,6 +124,39 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, f
   );
 }
 
+/** How strongly dry soil under a finger and a soak after it point to a crack: as three dry days do (judgement). */
+const FELT_THEN_SOAKED = 0.6;
+/** The soak comes with the check, or within so many days after it. */
+const SOAKED_WITHIN_DAYS = 2;
+
+/** Returns a soak, of as much as the limit or more, after soil that felt dry; null if there was none. */
+function feltDryThenSoaked(
+  ctx: CaseContext,
+  days: readonly BalanceDay[],
+  within: number,
+): Extract<Verdict, { state: 'found' }> | null {
+  const checks = ctx.recent(ctx.case.records.soilChecks, within + SOAKED_WITHIN_DAYS).filter((c) => c.feel === 'dry');
+  for (const check of checks.toReversed()) {
+    const soak = days.find((d, i) => {
+      const after = daysBetween(check.date, d.date);
+      const before = i > 0 ? at(days, i - 1) : null;
+      const isOwn = after >= 0 && after <= SOAKED_WITHIN_DAYS && daysBetween(d.date, ctx.case.asOf) <= within;
+      return isOwn && before !== null && d.fractionAvailable - before.fractionAvailable >= DRY_THEN_WET.jump;
+    });
+    if (!soak) continue;
+    const verdict = found(
+      FELT_THEN_SOAKED,
+      [
+        { record: 'soil-check', date: check.date, text: `the soil felt dry on ${ctx.format.day(check.date)}` },
+        modelled(soak, `${percent(soak)} after a soak`),
+      ],
+      `the soil felt dry on ${ctx.format.day(check.date)}, then a soak on ${ctx.format.day(soak.date)} filled it to ${percent(soak)}`,
+    );
+    return verdict.state === 'found' ? verdict : null;
+  }
+  return null;
+}
+
 /** Returns whether a soak followed a dry spell within the window, days. */
 export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdict {
   const { dryDays, left, jump: least } = DRY_THEN_WET;
@@ -142,6 +175,8 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
       nearness(back, { from: 0, to: within });
     if (score > best.score) best = { score, at: i };
   }
+  const byHand = feltDryThenSoaked(ctx, days, within);
+  if (byHand && graded(best.score, 1, 2.5) < byHand.strength) return byHand;
   if (best.at < 0) return ABSENT;
   const dry = days.slice(best.at - dryDays, best.at);
   const before = last(dry);

@@ -92,7 +92,10 @@ const DULL_MJ = 10;
  */
 const ROOM_LIGHT = 0.6;
 
-/** Returns whether light was too low: dull days (MJ/m²) or shade over the plant. */
+/** Fewer hours of sun a day count as shade: tomatoes and peppers are grown for six to eight (common practice). */
+const FEW_SUN_HOURS = 6;
+
+/** Returns whether light was too low: dull days (MJ/m²), shade over the plant, or few hours of sun. */
 export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams): Verdict {
   const measured = ctx.weather(within).filter((w) => w.solarMj != null);
   const dark = scored(measured, (w) => underLimit(w.solarMj!, DULL_MJ, 4));
@@ -110,7 +113,15 @@ export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams
       date: ctx.case.asOf,
       text: 'it is indoors, where a window lets in a fraction of the daylight',
     });
-  const strength = Math.max(graded(sumOf(dark), days, 2 * days), shaded, inRoom ? ROOM_LIGHT : 0);
+  const { sunHours } = ctx.case.place;
+  const short = sunHours != null ? graded(FEW_SUN_HOURS / Math.max(0.5, sunHours), 1, 3) : 0;
+  if (sunHours != null && short >= 0.4)
+    because.push({
+      record: 'place',
+      date: ctx.case.asOf,
+      text: `${sunHours} hours of sun a day; fruit wants ${FEW_SUN_HOURS} or more`,
+    });
+  const strength = Math.max(graded(sumOf(dark), days, 2 * days), shaded, short, inRoom ? ROOM_LIGHT : 0);
   return because.length > 0 ? found(strength, because) : ABSENT;
 }
 

@@ -1,5 +1,5 @@
 import type { DisorderCode } from '../../records/vocabulary/disorders.js';
-import { isCircumstance, type SignCode, signRow } from '../../records/vocabulary/signs.js';
+import { isSymptom, type SignCode, signRow } from '../../records/vocabulary/signs.js';
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import type { Because } from '../drivers/verdict.js';
@@ -45,8 +45,6 @@ export interface Diagnosis {
 /** Problems above this chance are listed, up to a maximum. */
 const LISTED_ABOVE = 0.02;
 const MOST_LISTED = 10;
-/** Rank factor for a problem that explains nothing seen (judgement). */
-const BACKGROUND_RANK = 0.5;
 /** From this chance on it is a finding; below, a question. */
 export const CLEAR_FROM = 0.5;
 /** A sign seen at least this often with a problem counts as explained. */
@@ -68,18 +66,17 @@ export interface DiagnosisResult {
   unexplained: SignCode[];
 }
 
-/** Returns which problems, how certain, and why here. Without any sign the answer is empty. */
+/** Returns which problems, how certain, and why here. Without a symptom the answer is empty:
+ * wet soil or a place on the plant is no finding. */
 export function diagnose(ctx: CaseContext): DiagnosisResult {
   const all = candidates(ctx);
   const spoken = [...ctx.seen.keys()].filter((c) => signRow(c).kind === 'sign' || ctx.present.has(c));
-  if (![...ctx.present].some((c) => signRow(c).kind !== 'setting' || isCircumstance(c)))
-    return { list: [], all, marginals: all.map(() => 0), unexplained: [] };
+  if (![...ctx.present].some(isSymptom)) return { list: [], all, marginals: all.map(() => 0), unexplained: [] };
 
   const causes = causesOf(all);
   const { marginals } = posterior(causes, LEAKS, observedOf(ctx.present, ctx.absent));
-  // problems that explain nothing seen rank behind those that do
-  const rank = (x: { p: number; i: number }): number =>
-    x.p * (explainedBy(at(all, x.i), ctx).length > 0 ? 1 : BACKGROUND_RANK);
+  // problems that explain nothing seen rank behind those that do: the headline names the first of these
+  const rank = (x: { p: number; i: number }): number => x.p + (explainedBy(at(all, x.i), ctx).length > 0 ? 1 : 0);
   const listed = marginals
     .map((p, i) => ({ p, i }))
     .filter((x) => x.p > LISTED_ABOVE)
@@ -92,8 +89,9 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
   );
   const without = new Map(
     observed.map((sign) => {
-      const rest = (codes: ReadonlySet<SignCode>) => [...codes].filter((c) => c !== sign && ctx.seen.has(c));
-      return [sign, posterior(causes, LEAKS, observedOf(rest(ctx.present), rest(ctx.absent))).marginals] as const;
+      const present = [...ctx.present].filter((c) => c !== sign);
+      const absent = [...ctx.absent].filter((c) => c !== sign && ctx.seen.has(c));
+      return [sign, posterior(causes, LEAKS, observedOf(present, absent)).marginals] as const;
     }),
   );
 

@@ -1,5 +1,5 @@
 import type { Crop } from '../../records/plant.js';
-import { impliedAbsent, type SignCode, signRow, SIGNS } from '../../records/vocabulary/signs.js';
+import { impliedAbsent, isSymptom, type SignCode, SIGNS } from '../../records/vocabulary/signs.js';
 import type { CaseContext } from '../context.js';
 import { DRIVER_RULES } from '../drivers/index.js';
 import type { Verdict } from '../drivers/verdict.js';
@@ -27,6 +27,15 @@ const CHANCES = new Map(
   }),
 );
 
+/** A creature that was seen is there: damage that was looked for in vain means few of them, and tells nothing more. */
+function chancesOf(row: DisorderRow, ctx: CaseContext): Float64Array {
+  const usual = must(CHANCES.get(row.code));
+  if (!row.seenAs?.some((sign) => ctx.present.has(sign))) return usual;
+  const chances = Float64Array.from(usual);
+  for (const sign of ctx.absent) chances[signIndex(sign)] = 0;
+  return chances;
+}
+
 /** Links that ask the same of the records are evaluated together. */
 const ASKS = new Map<DriverLink, string>(
   DISORDERS.flatMap((d) =>
@@ -50,6 +59,8 @@ interface DriverFound {
 export interface Candidate {
   row: DisorderRow;
   odds: number;
+  /** chance of each sign with it, by sign index */
+  chances: Float64Array;
   shifts: PriorShift[];
   found: DriverFound[];
   unknown: { link: DriverLink; verdict: Extract<Verdict, { state: 'unknown' }> }[];
@@ -126,9 +137,16 @@ export function candidates(ctx: CaseContext): Candidate[] {
     const odds = (row.prior / (1 - row.prior)) * Math.min(MOST_SHIFT, Math.max(LEAST_SHIFT, shift));
     // where, how fast and after what say that something is wrong, not what
     const ownSign = row.signs.some(
-      ([sign, chance]) => chance >= OWN_SIGN_FROM && signRow(sign).kind === 'sign' && ctx.present.has(sign),
+      ([sign, chance]) => chance >= OWN_SIGN_FROM && isSymptom(sign) && ctx.present.has(sign),
     );
-    return { row, odds: ownSign ? odds : Math.min(MOST_PRIOR_ODDS, odds), shifts, found, unknown };
+    return {
+      row,
+      odds: ownSign ? odds : Math.min(MOST_PRIOR_ODDS, odds),
+      chances: chancesOf(row, ctx),
+      shifts,
+      found,
+      unknown,
+    };
   });
 }
 
@@ -142,8 +160,7 @@ function remembered<K, V>(work: (key: K) => V): (key: K) => V {
 }
 
 /** Returns the candidates as causes of the noisy-OR network. */
-export const causesOf = (list: readonly Candidate[]): Cause[] =>
-  list.map((c) => ({ odds: c.odds, chances: must(CHANCES.get(c.row.code)) }));
+export const causesOf = (list: readonly Candidate[]): Cause[] => list.map(({ odds, chances }) => ({ odds, chances }));
 
 /** Turns sign codes into the engine's findings, with what each present sign rules out. */
 export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCode>): Observed {

@@ -1,4 +1,4 @@
-import { type SignCode, signRow } from '../../records/vocabulary/signs.js';
+import { isCircumstance, isSymptom, type SignCode, signRow } from '../../records/vocabulary/signs.js';
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, CHECKS, shownBy } from '../tables/checks.js';
@@ -23,7 +23,8 @@ const SUSPECTED_BESIDE = 0.25;
  */
 export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck[] {
   const { all, list, marginals } = result;
-  if (list.length === 0 && ctx.present.size === 0) return [];
+  // the soil alone asks for nothing; a place on the plant asks what is there
+  if (list.length === 0 && ![...ctx.present].some((sign) => isSymptom(sign) || isCircumstance(sign))) return [];
   const pointedAt = all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
   const suspect = isSettled(result) ? SUSPECTED_BESIDE : SUSPECTED_FROM;
   const suspected = all.filter((_, i) => at(marginals, i) >= suspect);

@@ -1,7 +1,9 @@
 import type { DisorderCode } from '../../records/vocabulary/disorders.js';
 import type { CaseContext } from '../context.js';
 import { CLEAR_FROM, type Diagnosis, type DiagnosisResult, type FoundDriver } from '../engine/diagnose.js';
-import { FACTS } from '../facts.js';
+import { FACTS, isWetByHand } from '../facts.js';
+import { numbersOf } from './numbers.js';
+import { ofNextSeason } from './steps.js';
 import { disorderRow } from '../tables/disorders.js';
 import { type RemedyCode, remedyRow, type RemedyRow } from '../tables/remedies.js';
 import type { DisorderRow, RemedyLink } from '../tables/row.js';
@@ -25,6 +27,7 @@ export interface Offer {
   general: boolean;
 }
 
+const WET_ONLY_BY_MODEL = 'nobody has felt the soil lately: put a finger in before you stop watering';
 const UNSURE = 'not certain enough for something you can’t undo: do the check first';
 const AFTER_MILDER = 'only if the gentler steps have had their follow-up and were not enough';
 const oneSpray = (first: RemedyRow): string => `one spray at a time: first see what ${first.label.toLowerCase()} does`;
@@ -85,8 +88,10 @@ interface Answer {
  * to do them. Where the records point to no driver: the gentle default of its row, as general advice.
  */
 function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis): Answer[] {
+  const numbers = numbersOf(ctx, row);
   const calling = d.drivers.filter((f, i) => i === 0 || f.strength >= CALLS_FROM);
   const found = row.remedies.flatMap((link): Answer[] => {
+    if (link.at && !link.at.includes(numbers)) return [];
     const driver = calling.find((f) => link.drivers?.includes(f.driver));
     const byFact = link.facts?.some((fact) => FACTS[fact](ctx)) ?? false;
     return driver || byFact || (!link.drivers && !link.facts) ? [{ link, driver, general: false }] : [];
@@ -100,7 +105,16 @@ function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis): Answer[] {
   const sorted = found.sort(
     (a, b) => remedyRow(a.link.remedy).rung - remedyRow(b.link.remedy).rung || weight(b) - weight(a),
   );
-  return paperFirst(sorted);
+  return row.harmless ? paperFirst(sorted) : notesLast(paperFirst(sorted));
+}
+
+/** What is only to be left alone never stands before something to do this season. */
+function notesLast(list: readonly Answer[]): Answer[] {
+  const place = (o: Answer): number => {
+    const remedy = remedyRow(o.link.remedy);
+    return ofNextSeason(remedy) ? 2 : remedy.note ? 1 : 0;
+  };
+  return [...list].sort((a, b) => place(a) - place(b));
 }
 
 /** Newspaper goes under the mulch that covers it. */
@@ -118,6 +132,7 @@ function heldBack(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probabi
   const against = [...remedy.notWhile, ...(link.notWhile ?? [])].find(([fact]) => FACTS[fact](ctx));
   if (against) return against[1];
   if (link.provenBy && !link.provenBy.signs.some((sign) => ctx.present.has(sign))) return link.provenBy.because;
+  if (remedy.code === 'water-less' && !isWetByHand(ctx)) return WET_ONLY_BY_MODEL;
   return probability < (remedy.sureFrom ?? 0) ? UNSURE : undefined;
 }
 

@@ -1,4 +1,4 @@
-import { always, by, type DisorderRow, HANDBOOK, needs, where } from './row.js';
+import { always, BT_FOR_SEVERAL, by, type DisorderRow, HANDBOOK, needs, ONE_OR_MORE, where } from './row.js';
 import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUALLY } from './strengths.js';
 
 const PRE = { group: 'creatures', source: HANDBOOK } as const;
@@ -46,6 +46,7 @@ export const CHEWERS: readonly DisorderRow[] = [
     ],
     drivers: [by('same-family-before', 1.6, 0.6)],
     livesIn: { regions: ['americas', 'europe', 'asia'], why: 'it lives only in North America, Europe and Asia' },
+    seenAs: ['pest-potato-beetle'],
     remedies: always('hand-pick', 'net-or-fence', 'rotate'),
     lookAlikes: { hornworm: 'one large caterpillar, dark droppings', caterpillars: 'droppings, no beetles' },
     doNot: ['No broad-spectrum insecticide: they are resistant, and their enemies are not.'],
@@ -69,7 +70,9 @@ export const CHEWERS: readonly DisorderRow[] = [
       ['pace-overnight', SOMETIMES, 'many feed at night'],
     ],
     drivers: [],
-    remedies: always('hand-pick', 'bt-spray'),
+    remedies: [...always('hand-pick'), ...BT_FOR_SEVERAL],
+    seenAs: ['pest-caterpillar'],
+    numbers: ONE_OR_MORE,
     lookAlikes: { slugs: 'slime, no droppings', hornworm: 'one horn at the tail' },
     doNot: ['No spray for a few: pick them off.'],
     goodToKnow: ['Look under the leaves above fresh droppings.'],

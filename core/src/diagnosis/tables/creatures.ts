@@ -1,7 +1,9 @@
-import { against, always, by, type DisorderRow, HANDBOOK, needs, starts, where } from './row.js';
+import { against, always, BT_FOR_SEVERAL, by, type DisorderRow, HANDBOOK, needs, ONE_OR_MORE, type RemedyLink, starts, where, whileThey } from './row.js';
 import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 const PRE = { group: 'creatures', source: HANDBOOK } as const;
+
+const WASPS_AT_WORK: NonNullable<RemedyLink['notWhile']>[number] = ['aphids-parasitised', 'small wasps are at work among them: give them a week'];
 
 /** Insects, mites, snails, birds and gnawers. */
 export const CREATURES: readonly DisorderRow[] = [
@@ -23,7 +25,18 @@ export const CREATURES: readonly DisorderRow[] = [
       ['flower-drop', RARELY, 'sucked flower stalks'],
     ],
     drivers: [by('excess-nitrogen', 2, 0.8)],
-    remedies: [...always('leave-mummies', 'water-jet'), ...against(['excess-nitrogen'], 'pause-feeding'), ...always('soap-spray', 'sow-ally-flowers')],
+    remedies: [
+      ...where(['aphids-parasitised'], 'leave-mummies'),
+      ...whileThey(['few'], 'watch-only'),
+      ...whileThey(['some', 'many', 'unknown'], 'water-jet'),
+      ...against(['excess-nitrogen'], 'pause-feeding'),
+      { remedy: 'soap-spray', at: ['some', 'unknown'], notWhile: [WASPS_AT_WORK] },
+      // hundreds: a jet alone leaves too many; where soap must wait, the jet stays
+      { remedy: 'soap-spray', at: ['many'], notWhile: [WASPS_AT_WORK], insteadOf: ['water-jet'] },
+      ...whileThey(['some', 'many', 'unknown'], 'sow-ally-flowers'),
+    ],
+    seenAs: ['pest-aphids', 'pest-aphid-mummies'],
+    numbers: { few: 10, many: 100 },
     lookAlikes: { 'broad-mites': 'nothing visible without a lens; bronzed undersides', 'leaf-roll': 'old leaves rolled up and firm, nothing on them' },
     doNot: ['No broad-spectrum insecticide: it kills the helpful insects first.'],
     goodToKnow: ['A few do no harm.'],
@@ -42,7 +55,9 @@ export const CREATURES: readonly DisorderRow[] = [
       ['leaf-sticky', OFTEN, 'honeydew'],
     ],
     drivers: [by('humid-still-air', 1.6, 0.6)],
-    remedies: always('sticky-trap', 'water-jet', 'soap-spray'),
+    remedies: [...always('sticky-trap'), ...whileThey(['some', 'many', 'unknown'], 'water-jet', 'soap-spray')],
+    seenAs: ['pest-whitefly'],
+    numbers: { few: 10, many: 50 },
     lookAlikes: { aphids: 'aphids stay where they are' },
     doNot: ['No broad-spectrum insecticide: it kills the helpful insects first.'],
     goodToKnow: ['A few do no harm.'],
@@ -65,7 +80,8 @@ export const CREATURES: readonly DisorderRow[] = [
     ],
     drivers: [by('hot-days', 2.5, 0.9), by('dry-spell', 2, 0.7)],
     records: [starts('stays-wet', 0.6, 'they like it dry'), starts('dry-air', 2.5, 'they breed in dry air', 0.6)],
-    remedies: [...always('water-jet'), ...against(['dry-spell'], 'even-watering'), ...always('soap-spray', 'neem-spray')],
+    remedies: [...always('water-jet'), ...against(['dry-spell'], 'even-watering'), ...whileThey(['some', 'many', 'unknown'], 'soap-spray', 'neem-spray')],
+    seenAs: ['pest-mites'],
     lookAlikes: { thrips: 'silvery scrapes with black specks' },
     doNot: ['No oil or soap in heat or on a dry plant.'],
     goodToKnow: ['They like dust and drought; a rinse removes both.'],
@@ -109,7 +125,9 @@ export const CREATURES: readonly DisorderRow[] = [
       ['flower-drop', OFTEN, 'damaged flowers drop'],
     ],
     drivers: [by('hot-days', 1.8, 0.6), by('dry-spell', 1.5, 0.5)],
-    remedies: always('sticky-trap', 'neem-spray'),
+    remedies: [...always('sticky-trap'), ...whileThey(['some', 'many', 'unknown'], 'neem-spray')],
+    seenAs: ['pest-thrips'],
+    numbers: { few: 5, many: 30 },
     lookAlikes: { 'spider-mites': 'fine dots, webbing' },
     doNot: ['No spray on open flowers.'],
     goodToKnow: ['A few do no real damage.'],
@@ -133,7 +151,9 @@ export const CREATURES: readonly DisorderRow[] = [
     ],
     drivers: [],
     livesIn: { regions: ['americas'], why: 'it lives only in the Americas' },
-    remedies: always('leave-cocooned-hornworm', 'hand-pick', 'bt-spray'),
+    remedies: [...always('hand-pick'), ...where(['cocoons-seen'], 'leave-cocooned-hornworm'), ...BT_FOR_SEVERAL],
+    seenAs: ['pest-hornworm', 'pest-hornworm-cocoons'],
+    numbers: ONE_OR_MORE,
     lookAlikes: { slugs: 'slime, no droppings', 'mechanical-damage': 'torn, not eaten' },
     doNot: ['No spray for one caterpillar: pick it off.'],
     goodToKnow: ['Leave any with white grains on its back: wasps will hatch from them.'],
@@ -154,7 +174,8 @@ export const CREATURES: readonly DisorderRow[] = [
       ['fruit-soft-sour', SOMETIMES, 'rot follows'],
     ],
     drivers: [],
-    remedies: always('pick-off-affected-fruit', 'hand-pick', 'bt-spray'),
+    remedies: [...always('pick-off-affected-fruit', 'hand-pick'), ...BT_FOR_SEVERAL],
+    numbers: ONE_OR_MORE,
     lookAlikes: { birds: 'pecked from outside, no droppings' },
     doNot: ['No spray for those inside the fruit: it cannot reach them.'],
     goodToKnow: ['Cut out the hole. Firm, clean flesh is good to eat.'],
@@ -174,6 +195,7 @@ export const CREATURES: readonly DisorderRow[] = [
     ],
     drivers: [by('small-plant', 1.6, 0.6), by('planted-too-early', 1.3, 0.3)],
     remedies: [...always('net-or-fence', 'watch-only'), ...where(['young'], 'mulch')],
+    seenAs: ['pest-flea-beetle'],
     lookAlikes: {},
     doNot: ['No spray once the plant has outgrown them.'],
     goodToKnow: ['A grown plant tolerates them.'],
@@ -198,6 +220,7 @@ export const CREATURES: readonly DisorderRow[] = [
     ],
     drivers: [by('leaves-near-soil', 2, 0.8), by('overwatering', 1.6, 0.5), by('wet-foliage', 1.3, 0.3)],
     records: [needs('wet-within-three-weeks', 0.4, 'they come out in wet weather'), starts('storm-yesterday', 0.4, 'a storm also tears leaves')],
+    seenAs: ['pest-slug'],
     remedies: [...always('slug-barrier', 'hand-pick'), ...against(['leaves-near-soil'], 'prune-lower-leaves')],
     lookAlikes: { hornworm: 'droppings, no slime', 'ring-cracking': 'a crack only opens; no flesh is missing' },
     doNot: ['No salt on the soil.', 'No bait near pets, hedgehogs or a pond.'],
@@ -218,6 +241,7 @@ export const CREATURES: readonly DisorderRow[] = [
       ['spread-also-other-crops', SOMETIMES, 'they eat many crops'],
     ],
     drivers: [],
+    seenAs: ['pest-stink-bug'],
     remedies: always('eat-or-trim', 'hand-pick', 'net-or-fence'),
     lookAlikes: {},
     doNot: ['Do not crush them by hand: they stink and stain.'],
@@ -251,6 +275,7 @@ export const CREATURES: readonly DisorderRow[] = [
     signs: [['pest-fungus-gnats', NEARLY_ALWAYS, 'seen over the soil']],
     drivers: [by('overwatering', 3, 1)],
     records: [needs('stays-wet', 0.5, 'they breed in wet mix')],
+    seenAs: ['pest-fungus-gnats'],
     remedies: always('water-less', 'sticky-trap'),
     lookAlikes: { whitefly: 'white, under the leaves' },
     doNot: ['Do not leave the saucer full.'],

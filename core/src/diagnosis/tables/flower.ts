@@ -38,6 +38,7 @@ export const FLOWER: readonly DisorderRow[] = [
       by('disease-present', 1.5, 0.4),
       by('poor-pollination', 2.5, 0.8),
       by('low-light', 1.5, 0.4),
+      by('humid-still-air', 1.5, 0.5, { why: 'damp pollen clumps and does not fall' }),
     ],
     records: [needs('flowers-could-set', 2, 'temperatures at which flowers can or cannot set', 0.6)],
     remedies: [

@@ -37,13 +37,15 @@ export interface RemedyRow {
   cuts?: true;
   /** never postponed: stopping harm, picking, removing what spreads */
   atOnce?: true;
+  /** something to leave alone: it never stands before something to do */
+  note?: true;
   /** fruit is handled: the hot-pepper caution applies */
   fruit?: true;
   /** held back until the finding is this certain: nothing irreversible on a guess */
   sureFrom?: number;
 }
 
-type Extra = Partial<Pick<RemedyRow, 'againDays' | 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom' | 'onlyWhere' | 'afterMilder' | 'sprays' | 'cuts' | 'fruit' | 'atOnce'>>;
+type Extra = Partial<Pick<RemedyRow, 'againDays' | 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom' | 'onlyWhere' | 'afterMilder' | 'sprays' | 'cuts' | 'note' | 'fruit' | 'atOnce'>>;
 /** Minutes per plant for a remedy of a rung, unless its row says otherwise (judgement). */
 const MINUTES: Record<RemedyRow['rung'], number> = { 0: 1, 1: 10, 2: 10, 3: 10, 4: 20, 5: 20, 6: 5 };
 
@@ -82,9 +84,9 @@ const OUTSIDE: readonly FactCode[] = ['in-the-open', 'under-glass'];
 /** Remedies, from the gentlest rung up; rung 6 is next season. Source: common practice, from memory, except where named. */
 export const REMEDIES = [
   // 0: leave and watch
-  remedy('watch-only', 0, 'today', 'Leave it and watch', 'Nothing needs doing. Look again on the date shown.'),
-  remedy('leave-mummies', 0, 'today', 'Leave brown, swollen aphids', 'They hold the next generation of a tiny wasp that hunts aphids.'),
-  remedy('leave-cocooned-hornworm', 0, 'today', 'Leave a caterpillar with white grains', 'The grains are cocoons of a wasp that hunts its kind.'),
+  remedy('watch-only', 0, 'today', 'Leave it and watch', 'Nothing needs doing. Look again on the date shown.', { note: true }),
+  remedy('leave-mummies', 0, 'today', 'Leave brown, swollen aphids', 'They hold the next generation of a tiny wasp that hunts aphids.', { note: true }),
+  remedy('leave-cocooned-hornworm', 0, 'today', 'Leave a caterpillar with white grains', 'The grains are cocoons of a wasp that hunts its kind.', { note: true }),
   remedy('wait-for-cooler', 0, 'today', 'Wait for cooler days', 'Flowers and colour return by themselves when it cools.'),
   remedy('wait-for-warmth', 0, 'today', 'Wait for warmth', 'Growth and colour return as soil and nights warm up.'),
   remedy('open-vents', 0, 'today', 'Open doors and vents', 'Open both ends in the morning, before the sun heats the cover, so air moves. Close them for cold nights.', { onlyWhere: ['under-glass'] }),

@@ -46,6 +46,9 @@ export interface DriverLink {
   why?: string;
 }
 
+/** How many creatures there are; a count or a word decides. */
+export type Numbers = 'few' | 'some' | 'many' | 'unknown';
+
 /** A remedy of a problem, and when it is offered. */
 export interface RemedyLink {
   remedy: RemedyCode;
@@ -60,6 +63,8 @@ export interface RemedyLink {
   insteadOf?: readonly RemedyCode[];
   /** against this problem: cautions in addition to those of the remedy */
   cautions?: readonly CautionCode[];
+  /** only while the creatures are so many; any number if left out */
+  at?: readonly Numbers[];
   /** against this problem only: its own amount */
   dose?: Dose;
 }
@@ -81,6 +86,10 @@ export interface DisorderRow {
   prior: number;
   setting: readonly SettingLink[];
   signs: readonly SignLink[];
+  /** the creature itself: once seen it is there, and damage that was looked for in vain means few of them */
+  seenAs?: readonly SignCode[];
+  /** how many of them are few, and from how many on they are many; judgement */
+  numbers?: { few: number; many: number };
   drivers: readonly DriverLink[];
   /** its necessary conditions and triggers */
   records?: readonly RecordLink[];
@@ -122,5 +131,11 @@ export const OVERWINTERS = starts('same-trouble-before', 3, 'it survives the win
 export const always = (...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy }));
 /** Returns remedies offered only if one of these drivers was found. */
 export const against = (drivers: readonly DriverCode[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, drivers }));
+/** Returns remedies offered only while the creatures are so many. */
+export const whileThey = (at: readonly Numbers[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, at }));
+/** One caterpillar is picked off; from two on they are several, from six on many (judgement). */
+export const ONE_OR_MORE = { few: 1, many: 6 } as const;
+/** Never for a single caterpillar, nor for one nobody counted, nor while wasp cocoons sit on one. */
+export const BT_FOR_SEVERAL: readonly RemedyLink[] = [{ remedy: 'bt-spray', at: ['some', 'many'], notWhile: [['cocoons-seen', 'wasps are hatching from the white grains: leave them to it']] }];
 /** Returns remedies offered only if one of these facts holds. */
 export const where = (facts: readonly FactCode[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, facts }));

@@ -64,6 +64,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['leaf-no-recovery-after-water', USUALLY, 'watering does not help'],
       ['leaf-wilt-at-dawn', OFTEN, 'it does not recover overnight'],
       ['leaf-yellow-mushy', OFTEN, 'leaves turn soggy and yellow'],
+      ['leaf-curl-down', OFTEN, 'roots without air: leaves claw'],
       ['leaf-yellow-patches', SOMETIMES, 'blotches in mid-leaf'],
       ['leaf-yellow-fast', OFTEN, 'lower leaves go quickly'],
       ['leaf-yellow-whole-old', SOMETIMES, 'pale yellow all over'],

@@ -13,7 +13,14 @@ export type Part = (typeof PARTS)[number];
 type SignKind = 'sign' | 'setting' | 'salvage';
 
 /** Chance of seeing a sign for no listed reason. Judgement: how often gardeners meet it on healthy plants. */
-const LEAK = { common: 0.05, uncommon: 0.02, rare: 0.005, telling: 0.001 } as const;
+const LEAK = {
+  common: 0.05,
+  uncommon: 0.02,
+  rare: 0.005,
+  telling: 0.001,
+  // a creature that someone recognised is there: taken for another once in many thousand plants
+  recognised: 0.00002,
+} as const;
 
 /** A sign: what a person sees, on which part, and how common it is on healthy plants. */
 export interface SignRow {
@@ -154,20 +161,20 @@ export const SIGNS = [
   row('leaf-blotch-mines', 'leaves', 'telling', 'Broad pale mines', 'Broad, see-through blotches inside the leaf, with a small caterpillar or its droppings.', C),
   row('leaf-torn-exposed', 'leaves', 'uncommon', 'Torn where exposed', 'Tears, breaks or bruises, only on exposed or brushed-against leaves.'),
   // creatures seen
-  row('pest-aphids', ['tip', 'leaves'], 'telling', 'Clusters of small soft insects', 'Aphids: small, soft, pear-shaped insects in clusters.', C),
-  row('pest-aphid-mummies', 'leaves', 'telling', 'Brown, swollen aphids', 'Aphid mummies: brown, swollen and still, because tiny wasps got them.'),
+  row('pest-aphids', ['tip', 'leaves'], 'recognised', 'Clusters of small soft insects', 'Aphids: small, soft, pear-shaped insects in clusters.', C),
+  row('pest-aphid-mummies', 'leaves', 'recognised', 'Brown, swollen aphids', 'Aphid mummies: brown, swollen and still, because tiny wasps got them.'),
   row('pest-ants', 'stem', 'uncommon', 'Ants up and down', 'Ants running up and down the stem.'),
-  row('pest-whitefly', 'leaves', 'telling', 'White flies when shaken', 'Small white insects that fly up when the plant is shaken.', C),
-  row('pest-mites', ['tip', 'leaves'], 'telling', 'Moving dots under a lens', 'Mites: moving dots under a lens.'),
-  row('pest-thrips', ['flowers', 'leaves'], 'telling', 'Slender moving slivers', 'Thrips: slender insects no longer than a pen stroke is wide.'),
-  row('pest-hornworm', 'leaves', 'telling', 'Large horned caterpillar', 'Large green caterpillar with one horn.', C),
-  row('pest-hornworm-cocoons', 'leaves', 'telling', 'Caterpillar with white grains', 'White rice-like cocoons on a caterpillar’s back.'),
-  row('pest-caterpillar', ['leaves', 'fruit'], 'rare', 'Another caterpillar', 'A caterpillar without a horn.', C),
-  row('pest-flea-beetle', 'leaves', 'telling', 'Tiny jumping beetles', 'Tiny dark beetles that jump.', C),
-  row('pest-slug', ['soil', 'low-leaves'], 'rare', 'Slug or snail', 'A slug or snail.', C),
-  row('pest-stink-bug', ['fruit', 'leaves'], 'telling', 'Shield-shaped bug', 'Shield-shaped bug.', C),
-  row('pest-potato-beetle', 'leaves', 'telling', 'Striped beetles or humped grubs', 'Striped beetles, orange eggs in clusters, or plump humped red grubs.', C),
-  row('pest-fungus-gnats', 'soil', 'rare', 'Small flies over wet soil', 'Small dark flies over wet soil.'),
+  row('pest-whitefly', 'leaves', 'recognised', 'White flies when shaken', 'Small white insects that fly up when the plant is shaken.', C),
+  row('pest-mites', ['tip', 'leaves'], 'recognised', 'Moving dots under a lens', 'Mites: moving dots under a lens.'),
+  row('pest-thrips', ['flowers', 'leaves'], 'recognised', 'Slender moving slivers', 'Thrips: slender insects no longer than a pen stroke is wide.'),
+  row('pest-hornworm', 'leaves', 'recognised', 'Large horned caterpillar', 'Large green caterpillar with one horn.', C),
+  row('pest-hornworm-cocoons', 'leaves', 'recognised', 'Caterpillar with white grains', 'White rice-like cocoons on a caterpillar’s back.'),
+  row('pest-caterpillar', ['leaves', 'fruit'], 'recognised', 'Another caterpillar', 'A caterpillar without a horn.', C),
+  row('pest-flea-beetle', 'leaves', 'recognised', 'Tiny jumping beetles', 'Tiny dark beetles that jump.', C),
+  row('pest-slug', ['soil', 'low-leaves'], 'recognised', 'Slug or snail', 'A slug or snail.', C),
+  row('pest-stink-bug', ['fruit', 'leaves'], 'recognised', 'Shield-shaped bug', 'Shield-shaped bug.', C),
+  row('pest-potato-beetle', 'leaves', 'recognised', 'Striped beetles or humped grubs', 'Striped beetles, orange eggs in clusters, or plump humped red grubs.', C),
+  row('pest-fungus-gnats', 'soil', 'recognised', 'Small flies over wet soil', 'Small dark flies over wet soil.'),
   row('pest-none-found', ['leaves', 'tip', 'flowers', 'fruit'], 'common', 'No insects found', 'You looked carefully, undersides too, and found none.', setting),
   // stem, root, whole plant
   row('stem-leggy', ['stem', 'posture'], 'rare', 'Thin, stretched, pale', 'Thin, stretched, pale stem.'),
@@ -245,6 +252,19 @@ const CIRCUMSTANCES = ['where', 'spread', 'pace', 'after'] as const;
  * healthy roots) do not.
  */
 export const isCircumstance = (sign: SignCode): boolean => CIRCUMSTANCES.some((family) => sign.startsWith(`${family}-`)) || sign === 'flower-still-air';
+
+/** Families of signs that tell the state of the soil or pot, not of the plant. */
+const OF_THE_SOIL = ['soil', 'pot'] as const;
+/** A sign of how the plant stands, which healthy ones show as well. */
+const STANDS_SO: ReadonlySet<SignCode> = new Set<SignCode>(['plant-leaves-touch-soil']);
+
+/**
+ * True for what is wrong with the plant or sits on it. The state of the soil, a place on the plant, a pace or a
+ * circumstance is none: alone it is no finding.
+ * @example isSymptom('leaf-wilt') // true
+ * @example isSymptom('soil-wet-deep') // false
+ */
+export const isSymptom = (sign: SignCode): boolean => signRow(sign).kind !== 'setting' && !STANDS_SO.has(sign) && !OF_THE_SOIL.some((family) => sign.startsWith(`${family}-`));
 
 /** Signs of which at most one can be true on one day: seeing one rules the others out. */
 const ONE_OF: readonly (readonly SignCode[])[] = [

@@ -1,6 +1,6 @@
 import { type Report, reportOn } from '@candid-leaf/core/assessment';
 import { checkRow, shownBy } from '@candid-leaf/core/diagnosis';
-import { isCircumstance, type SignCode, signRow } from '@candid-leaf/core/records';
+import { isCircumstance, isSymptom, type SignCode } from '@candid-leaf/core/records';
 import { look } from './look.js';
 import { caseOf, type SampleCase } from './sample-case.js';
 
@@ -12,7 +12,7 @@ export interface Outcome {
   driver: boolean;
   harm: string[];
   /** the same case without its most telling sign */
-  hidden: { sign: string; within: boolean; wronglySure: boolean; uncovers: boolean } | null;
+  hidden: { sign: string; within: boolean | null; wronglySure: boolean; uncovers: boolean } | null;
 }
 
 type Listed = Pick<Report, 'diagnosis'>;
@@ -54,14 +54,15 @@ function withoutTheMostTelling(t: SampleCase): Outcome['hidden'] {
   const sign = present.reduce((a, b) => (left.get(b)! < left.get(a)! ? b : a));
   // where it was the only thing reported, nothing is asked any more
   const reported = rest(sign).filter((x): x is SignCode => !x.startsWith('-'));
-  if (!reported.some((x) => signRow(x).kind !== 'setting' || isCircumstance(x))) return null;
+  if (!reported.some((x) => isSymptom(x) || isCircumstance(x))) return null;
   const r = look(t, rest(sign));
   const leader = r.diagnosis[0];
   const first = r.nextChecks()[0];
   const proposed = first && checkRow(first.check);
   return {
     sign,
-    within: placed(r, t).within,
+    // without a symptom there is no finding, only a question
+    within: reported.some(isSymptom) ? placed(r, t).within : null,
     wronglySure: leader !== undefined && leader.probability >= 0.8 && !t.truth.includes(leader.disorder),
     uncovers: proposed !== undefined && shownBy(proposed).includes(sign as SignCode),
   };
@@ -103,7 +104,7 @@ export function table(list: readonly Outcome[]): string {
       share(told.filter((o) => o.within).length, told.length),
       share(own.filter((o) => o.driver).length, own.length),
       String(own.filter((o) => o.harm.length > 0).length).padStart(4),
-      share(hidden.filter((h) => h.within).length, hidden.length),
+      share(hidden.filter((h) => h.within).length, hidden.filter((h) => h.within !== null).length),
       share(hidden.filter((h) => h.wronglySure).length, hidden.length),
       share(hidden.filter((h) => h.uncovers).length, hidden.length),
     ].join('  ');

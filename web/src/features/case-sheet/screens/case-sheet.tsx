@@ -1,5 +1,5 @@
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
-import { checkRow, CLEAR_FROM, disorderRow, headline, sureness, whyHere } from '@candid-leaf/core/diagnosis';
+import { checkRow, CLEAR_FROM, disorderRow, sureness, whyHere } from '@candid-leaf/core/diagnosis';
 import { describeRecord, signRow } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { ArrowLeft, Download, FileUp, Printer } from 'lucide-react';
@@ -128,7 +128,7 @@ function Found({ view: { report } }: Props) {
   const others = report.diagnosis.slice(clear ? 1 : 0, 5);
   return (
     <section aria-label="Finding" className="mt-3">
-      <h2 className="text-xl">{headline(report.diagnosis)}</h2>
+      <h2 className="text-xl">{report.headline}</h2>
       {clear && <p>{whyHere(leader, 4).join(' ')}</p>}
       {others.length > 0 && (
         <p className="mt-1">

@@ -4,7 +4,6 @@ import {
   disorderRow,
   doseInWords,
   DRIVERS,
-  headline,
   remedyRow,
   sureness,
   unexplainedInWords,
@@ -49,9 +48,7 @@ export function AnswerPanel({ view, reading }: Props) {
   const clear = isClear(leader);
   return (
     <Panel main label="Finding">
-      <h2 className="text-xl">
-        {clear ? disorderRow(leader.disorder).label : headline(report.diagnosis, report.unexplained)}
-      </h2>
+      <h2 className="text-xl">{clear ? disorderRow(leader.disorder).label : report.headline}</h2>
       {clear && (
         <>
           <p className="mt-1 max-w-prose">
@@ -153,7 +150,7 @@ function Unexplained({ view, reading }: { view: PlantView; reading: boolean }) {
   const { report } = view;
   return (
     <Panel main label="Finding">
-      <h2 className="text-xl">{headline([], report.unexplained)}</h2>
+      <h2 className="text-xl">{report.headline}</h2>
       <p className="mt-1 max-w-prose">{unexplainedInWords(report.unexplained)}</p>
       {report.nextChecks.length > 0 && <Checks view={view} from={0} to={4} reading={reading} />}
     </Panel>
