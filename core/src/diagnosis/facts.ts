@@ -145,6 +145,8 @@ export const FACTS = {
     feltWet(ctx) ||
     ctx.present.has('pot-heavy') ||
     (ctx.waterKnown && ctx.felt?.feel !== 'dry' && ctx.water(7).filter((d) => d.fractionAvailable >= 0.95).length >= 5),
+  'roots-rotten': (ctx: CaseContext) =>
+    (['root-brown-slimy', 'root-sour-smell'] as const).some((sign) => ctx.present.has(sign)),
   'aphids-parasitised': (ctx: CaseContext) => ctx.present.has('pest-aphid-mummies'),
   'cocoons-seen': (ctx: CaseContext) => ctx.present.has('pest-hornworm-cocoons'),
   'fruit-not-sound': (ctx: CaseContext) => NOT_SOUND.some((sign) => ctx.present.has(sign)),

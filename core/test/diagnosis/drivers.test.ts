@@ -586,10 +586,10 @@ test('a feed without phosphorus or potassium does not count against their shorta
 
 test('soil that felt dry and a soak after it count, however short the model thinks it was dry', () => {
   // half dry by the model on the day of the check, then filled; never three days below one half
-  const soaked = (feel: 'dry' | 'damp', soakBack = 3) => ({
+  const soaked = (feel: 'dry' | 'damp', litres = 12) => ({
     place: pot,
     records: {
-      watering: [...everyNDays(1, 2).filter((w) => w.date < back(4)), { date: back(soakBack), litres: 12 }],
+      watering: [...everyNDays(1, 2).filter((w) => w.date < back(4)), { date: back(3), litres }],
       soilChecks: [{ date: back(4), feel }],
     },
   });
@@ -597,4 +597,6 @@ test('soil that felt dry and a soak after it count, however short the model thin
   expect(dry).toMatchObject({ state: 'found', strength: 0.6 });
   expect(JSON.stringify(dry)).toContain('the soil felt dry on');
   expect(JSON.stringify(verdictOn('dry-then-wet', soaked('damp')))).not.toContain('felt dry');
+  // a little water is no soak
+  expect(JSON.stringify(verdictOn('dry-then-wet', soaked('dry', 0.5)))).not.toContain('felt dry');
 });

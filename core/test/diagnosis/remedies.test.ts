@@ -488,3 +488,20 @@ test('seedlings that rot in cells are not watered by a finger’s depth', () => 
   expect(first!.remedy.code).toBe('dry-tray');
   expect(first!.remedy.how).not.toMatch(/finger/);
 });
+
+test('light for what stretches, a clean cut for rotten roots, fresh mix once flushing was not enough', () => {
+  const codes = (c: PlantCase, f: Diagnosis) => offered(c, f).offers.map((o) => o.remedy.code);
+  const leggy = finding('legginess');
+  const seedling = { stage: 'seedling', heightM: 0.1 } as const;
+  expect(codes(aCase({ plant: seedling }), leggy)).toEqual(['more-light', 'watch-only']);
+  // nobody carries a bed into the sun
+  expect(codes(aCase(), leggy)).toEqual(['watch-only']);
+  const soaked = finding('waterlogging', 0.99, ['overwatering']);
+  const rotten = [seen('soil-wet-deep'), seen('root-brown-slimy')];
+  expect(codes(aCase({ place: pot, observations: rotten }), soaked)).toContain('trim-roots-repot');
+  expect(codes(aCase({ place: pot, observations: rotten.slice(0, 1) }), soaked)).not.toContain('trim-roots-repot');
+  expect(codes(aCase({ observations: rotten }), soaked)).not.toContain('trim-roots-repot');
+  const burnt = offered(aCase({ place: pot }), finding('fertilizer-burn'));
+  expect(burnt.offers.map((o) => o.remedy.code)).toEqual(['flush-pot', 'pause-feeding']);
+  expect(burnt.withheld).toMatchObject([{ remedy: 'fresh-mix', afterMilder: true }]);
+});

@@ -50,6 +50,9 @@ test('numbers choose between leaving, water jet and soap', () => {
   const parasitised = report(many, seen('pest-aphid-mummies'));
   expect(parasitised.remedies.map((r) => r.remedy)).toEqual(['water-jet', 'sow-ally-flowers', 'leave-mummies']);
   expect(parasitised.withheld.find((w) => w.remedy === 'soap-spray')?.because).toMatch(/wasps/);
+  // damage looked for in vain means few
+  expect(acts(seen('pest-thrips'))).toContain('neem-spray');
+  expect(acts(seen('pest-thrips'), notSeen('leaf-silver-streaks'))).toEqual(['sticky-trap']);
   expect(acts(seen('pest-whitefly', { affected: 3 }))).toEqual(['sticky-trap']);
   expect(acts(seen('pest-whitefly', { affected: 80 }))).toContain('soap-spray');
 });
@@ -104,6 +107,21 @@ test('limp within ten days of planting out is its shock, by the date alone', () 
   expect(limp(11)).toBeLessThan(limp(10) - 0.2);
   // who says that it began otherwise is believed
   expect(limp(10, notSeen('after-transplanting'))).toBeLessThan(0.2);
+});
+
+test('of two that are as good as certain the graver leads', () => {
+  const both = reportOn(
+    aCase({
+      place: { kind: 'container', texture: 'potting-mix', volumeL: 12 },
+      records: { watering: everyNDays(5, 9) },
+      observations: [seen('fruit-blossom-end-dark'), seen('pest-aphids')],
+    }),
+  );
+  const [first, second] = both.diagnosis;
+  expect([first!.disorder, second!.disorder]).toEqual(['blossom-end-rot', 'aphids']);
+  // though the aphids are the more certain
+  expect(second!.probability).toBeGreaterThan(first!.probability);
+  expect(both.headline).toMatch(/^Blossom end rot/);
 });
 
 test('the headline names what leads the list', () => {

@@ -3,6 +3,7 @@ import { isSymptom, type SignCode, signRow } from '../../records/vocabulary/sign
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import type { Because } from '../drivers/verdict.js';
+import type { DisorderRow } from '../tables/row.js';
 import { type DriverCode, DRIVERS } from '../vocabulary/drivers.js';
 import { type Candidate, candidates, causesOf, driverWeight, LEAKS, observedOf } from './network.js';
 import { logOdds, posterior } from './noisy-or.js';
@@ -47,6 +48,17 @@ const LISTED_ABOVE = 0.02;
 const MOST_LISTED = 10;
 /** From this chance on it is a finding; below, a question. */
 export const CLEAR_FROM = 0.5;
+/** From this chance on problems are as good as certain, and a tie (judgement). */
+const CERTAIN_FROM = 0.9;
+/**
+ * How grave a problem is: one that costs the plant, one that costs fruit or leaves, creatures, which a plant mostly
+ * tolerates, and what is harmless (judgement).
+ */
+function gravityOf({ harmless, group, remedies }: DisorderRow): number {
+  if (harmless) return 0;
+  if (remedies.some((r) => r.remedy === 'remove-plant')) return 3;
+  return group === 'creatures' ? 1 : 2;
+}
 /** A sign seen at least this often with a problem counts as explained. */
 const EXPLAINS_FROM = 0.2;
 
@@ -77,10 +89,12 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
   const { marginals } = posterior(causes, LEAKS, observedOf(ctx.present, ctx.absent));
   // problems that explain nothing seen rank behind those that do: the headline names the first of these
   const rank = (x: { p: number; i: number }): number => x.p + (explainedBy(at(all, x.i), ctx).length > 0 ? 1 : 0);
+  // of several that are as good as certain the graver leads
+  const gravity = (x: { p: number; i: number }): number => (x.p >= CERTAIN_FROM ? gravityOf(at(all, x.i).row) : -1);
   const listed = marginals
     .map((p, i) => ({ p, i }))
     .filter((x) => x.p > LISTED_ABOVE)
-    .sort((a, b) => rank(b) - rank(a))
+    .sort((a, b) => gravity(b) - gravity(a) || rank(b) - rank(a))
     .slice(0, MOST_LISTED);
 
   // Runs once without each observation, to get the evidence of all listed problems together.

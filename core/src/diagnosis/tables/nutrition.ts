@@ -173,10 +173,11 @@ export const NUTRITION: readonly DisorderRow[] = [
       ...always('flush-pot', 'leach-bed'),
       // 10 to 14 days: without feed for longer, a flushed pot starves
       { remedy: 'pause-feeding', dose: { waitDays: 12 } },
+      ...always('fresh-mix'),
     ],
     lookAlikes: { 'broad-mites': 'mites curl and bronze the newest leaves: use a lens', 'potassium-shortage': 'only old leaves' },
     doNot: ['No more feed, however pale it looks.'],
-    goodToKnow: ['Burnt tips stay burnt; new leaves show whether it is over.', 'If a flushed pot does not recover, give the plant fresh mix.', 'Cut a burnt growing tip back to a healthy leaf: a side shoot takes over.'],
+    goodToKnow: ['Burnt tips stay burnt; new leaves show whether it is over.', 'Cut a burnt growing tip back to a healthy leaf: a side shoot takes over.'],
     followUpDays: 10,
     successIs: 'new leaves with clean tips',
   },

@@ -119,6 +119,10 @@ export const REMEDIES = [
     acts: 'hold-water',
     notWhile: [['soil-felt-dry', 'the mix is dry']],
   }),
+  // common practice, from memory: lamps for seedlings hang a hand's width above them, 14 to 16 hours a day
+  remedy('more-light', 1, 'today', 'Give it more light', 'Move it to the brightest place you have, or hang the lamp a hand’s width above it for 14 to 16 hours a day. Turn it daily.', {
+    onlyWhere: ['portable', 'indoors', 'seedling'],
+  }),
   remedy('water-at-base', 1, 'next-watering', 'Water at the base', 'Water the soil, not the leaves, in the morning.'),
   remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'Give one long, slow watering instead of several short ones, so roots grow down.', {
     dose: 'rhythm',
@@ -189,6 +193,20 @@ export const REMEDIES = [
     cautions: ['bag', 'blades', 'wash-hands'],
     atOnce: true,
   }),
+  // common practice, from memory: what is brown and soft is dead, and fewer roots carry fewer leaves
+  remedy(
+    'trim-roots-repot',
+    2,
+    'today',
+    'Cut off rotten roots and repot',
+    'Cut away roots that are brown and soft, and as large a share of the leaves. Repot into fresh mix, water once, then wait until the top is dry.',
+    {
+      cautions: ['blades', 'wash-hands'],
+      onlyWhere: POTS,
+      atOnce: true,
+    },
+  ),
+  remedy('fresh-mix', 2, 'this-week', 'Repot into fresh mix', 'Shake off the old mix, set the plant as deep as before, and water it in without feed.', { onlyWhere: POTS, afterMilder: true }),
   remedy('splint-or-cut-clean', 2, 'today', 'Splint it, or cut it clean', 'You can bind a fresh split within the hour. Cut a torn stub smooth.', { cautions: ['blades'] }),
   remedy('pinch-flowers', 2, 'this-week', 'Pinch the first flowers', 'For two or three weeks, so roots and leaves grow first.'),
   remedy('thin-flowers', 2, 'this-week', 'Thin the flowers', 'Leave what the plant can support.'),

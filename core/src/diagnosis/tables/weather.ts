@@ -83,7 +83,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     ],
     drivers: [by('overwatering', 4, 1, { oddsFactorIfAbsent: 0.5 }), by('poor-drainage', 2.5, 0.8)],
     records: [needs('stays-wet', 0.15, 'the soil dries between waterings', 5)],
-    remedies: [...always('water-less'), ...against(['poor-drainage', 'overwatering'], 'drain-or-mound'), ...against(['poor-drainage'], 'improve-soil')],
+    remedies: [...always('water-less'), ...against(['poor-drainage', 'overwatering'], 'drain-or-mound'), ...where(['roots-rotten'], 'trim-roots-repot'), ...against(['poor-drainage'], 'improve-soil')],
     lookAlikes: {
       'dry-wilt': 'thirst: dry a finger deep, and firm within an hour of watering',
       'vascular-wilt': 'a wilt disease affects one side first and streaks the stem brown inside',
@@ -211,7 +211,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['plant-flopping', SOMETIMES, 'the stem cannot hold itself up'],
     ],
     drivers: [by('low-light', 3, 1), by('crowding', 1.5, 0.5)],
-    remedies: [...always('watch-only'), ...against(['crowding'], 'wider-spacing')],
+    remedies: [...always('more-light', 'watch-only'), ...against(['crowding'], 'wider-spacing')],
     lookAlikes: {},
     doNot: ['No feed to make it stronger: light does that.'],
     goodToKnow: ['You can plant a tomato deeper; it roots along the stem.'],

@@ -38,8 +38,6 @@ export function useImportJob(gardenId: string, onEnd: (job: ImportJobDto) => voi
     goesOn: job !== null && !job.dry,
     begun: (job: ImportJobDto): void => {
       client.setQueryData(importJobQuery(gardenId, job.id).queryKey, job);
-      // what only checks is of no use without its file
-      if (!job.dry) noteImport(gardenId, job.id);
       setId(job.id);
     },
     cancel: async (): Promise<void> => {

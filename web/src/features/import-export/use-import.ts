@@ -7,6 +7,7 @@ import { api, ApiError } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
 import { queryKeys } from '../../lib/query-keys';
 import { faultsIn } from '../../ui/faults';
+import { noteImport } from './import-under-way';
 import { sendFile } from './send-file';
 import { useImportJob } from './use-import-job';
 
@@ -58,6 +59,8 @@ export function useImport(gardenId: string) {
     stop.current = new AbortController();
     setTrouble(null);
     setShare(0);
+    // noted before it is sent: a page that leaves at once still finds it
+    if (!more.dry) noteImport(gardenId, id);
     try {
       const path = `${apiOf(gardenId, 'imports', id)}?plan=${encodeURIComponent(JSON.stringify(plan))}`;
       const typed = new Blob([file], { type: 'text/csv' });
@@ -68,6 +71,7 @@ export function useImport(gardenId: string) {
       });
       job.begun(begun);
     } catch (error) {
+      noteImport(gardenId, null);
       setShare(null);
       said(error);
     }
