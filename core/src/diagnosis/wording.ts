@@ -45,7 +45,8 @@ export function headline(
   return `${row.label}, ${sureness(leader.probability)}.`;
 }
 
-const NOTHING_RECORDED = 'No problems recorded.';
+/** The headline of a plant of which nothing was reported. */
+export const NOTHING_RECORDED = 'No problems recorded.';
 /** What the soil needs, where the plant itself shows nothing. */
 const SOIL_NEEDS: readonly (readonly [signs: readonly SignCode[], needs: string])[] = [
   [['soil-pooling'], 'water stands on the soil. Drain it before the next watering.'],

@@ -1,5 +1,6 @@
 import type { PlantView } from '@candid-leaf/contract';
 import {
+  NOTHING_RECORDED,
   CLEAR_FROM,
   disorderRow,
   doseInWords,
@@ -37,13 +38,13 @@ export const isClear = (d: Diagnosis): boolean => d.probability >= CLEAR_FROM;
 
 /** The answer at a glance: what it is, how certain, what to do first, and the check that would change it. */
 export function AnswerPanel({ view, reading }: Props) {
-  const { report, plant } = view;
+  const { report } = view;
   const leader = leaderOf(view);
   if (!leader)
     return report.unexplained.length > 0 ? (
       <Unexplained view={view} reading={reading} />
     ) : (
-      <NothingReported plantId={plant.id} reading={reading} />
+      <NoSymptom view={view} reading={reading} />
     );
   const clear = isClear(leader);
   return (
@@ -157,15 +158,20 @@ function Unexplained({ view, reading }: { view: PlantView; reading: boolean }) {
   );
 }
 
-function NothingReported({ plantId, reading }: { plantId: string; reading: boolean }) {
+/** Nothing is seen on the plant itself: what the soil needs, or the question what is there. */
+function NoSymptom({ view: { report, plant }, view, reading }: { view: PlantView; reading: boolean }) {
   const link = useLink();
+  const asks = report.nextChecks.length > 0;
   return (
     <Panel main label="Finding">
-      <h2 className="text-xl">No problems recorded.</h2>
-      {!reading && (
+      <h2 className="max-w-prose text-xl">{report.headline}</h2>
+      {asks && <Checks view={view} from={0} to={2} reading={reading} />}
+      {!reading && !asks && (
         <>
-          <p className="mt-1 max-w-prose text-soft">Look it over and record what you see, or that all is clear.</p>
-          <Link data-key="l" className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId })}>
+          {report.headline === NOTHING_RECORDED && (
+            <p className="mt-1 max-w-prose text-soft">Look it over and record what you see, or that all is clear.</p>
+          )}
+          <Link data-key="l" className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId: plant.id })}>
             Look it over
           </Link>
         </>
