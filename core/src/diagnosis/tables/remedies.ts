@@ -120,7 +120,7 @@ export const REMEDIES = [
     notWhile: [['soil-felt-dry', 'the mix is dry']],
   }),
   // common practice, from memory: lamps for seedlings hang a hand's width above them, 14 to 16 hours a day
-  remedy('more-light', 1, 'today', 'Give it more light', 'Move it to the brightest place you have, or hang the lamp a hand’s width above it for 14 to 16 hours a day. Turn it daily.', {
+  remedy('more-light', 1, 'today', 'Give it more light', 'Move it to the brightest place you have, and turn it daily. Or hang a lamp a hand’s width above it, 14 to 16 hours a day.', {
     onlyWhere: ['portable', 'indoors', 'seedling'],
   }),
   remedy('water-at-base', 1, 'next-watering', 'Water at the base', 'Water the soil, not the leaves, in the morning.'),
