@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEMO_ACCOUNT } from '@candid-leaf/demo';
 import exifr from 'exifr';
@@ -284,6 +284,7 @@ test('a photo sent in parts continues where the line broke, belongs to its sende
   const begun = await begin().expect(201);
   expect(begun.headers.location).toBe(at());
   await add(0, 1000).expect(204);
+  expect(statSync(join(folder, 'arriving')).mode & 0o777).toBe(0o700);
   // not whole yet: it is asked for again, and nothing is stored
   await store().expect(503);
   expect((await arrived().expect(200)).headers['upload-offset']).toBe('1000');

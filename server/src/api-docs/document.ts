@@ -9,7 +9,7 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { NEEDS_KEY, PUBLIC_KEY, SESSION_ONLY_KEY } from '../accounts/session.js';
 
 type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
-const METHODS = ['get', 'put', 'post', 'delete'] as const;
+const METHODS = ['get', 'head', 'put', 'post', 'patch', 'delete'] as const;
 
 /** Check names for rules that a schema can't express. */
 const CHECKS = {
@@ -20,6 +20,7 @@ const CHECKS = {
 /** Routes whose body is a file. */
 const FILES: Record<string, string> = {
   'PhotosController put': 'image/jpeg',
+  'PhotosController add': 'application/offset+octet-stream',
   'TransferController preview': 'text/csv',
   'TransferController run': 'text/csv',
   'TransferController fill': 'application/zip',

@@ -16,7 +16,7 @@ interface Schema {
 }
 type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
 
-const METHODS = ['get', 'put', 'post', 'delete'] as const;
+const METHODS = ['get', 'head', 'put', 'post', 'patch', 'delete'] as const;
 const nameIn = (ref: string): string => ref.split('/').at(-1) ?? '';
 /** Lists with more choices than this are shortened. */
 const MOST_CHOICES = 8;

@@ -1,4 +1,4 @@
-import { readdir, readFile, rm, stat } from 'node:fs/promises';
+import { mkdir, readdir, readFile, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
@@ -26,19 +26,32 @@ const nameOf = ({ accountId, gardenId, photoId }: Arriving): string => `${accoun
  */
 export class PhotoParts {
   private readonly folder: string;
-  private readonly store: FileStore;
-  private readonly tus: Server;
+  private opened: Promise<{ store: FileStore; tus: Server }> | null = null;
   /** which photo a request is about: its route has checked that */
   private readonly asked = new WeakMap<object, string>();
 
   constructor(root: string) {
     this.folder = join(root, PARTS_FOLDER);
-    this.store = new FileStore({ directory: this.folder, expirationPeriodInMilliseconds: CONTINUED_MS });
+  }
+
+  /** Made with the first photo: a folder that cannot be made fails that request, not the server. */
+  private open(): Promise<{ store: FileStore; tus: Server }> {
+    this.opened ??= this.make().catch((error: unknown) => {
+      this.opened = null;
+      throw error;
+    });
+    return this.opened;
+  }
+
+  private async make(): Promise<{ store: FileStore; tus: Server }> {
+    // nobody else on this machine looks into it
+    await mkdir(this.folder, { recursive: true, mode: 0o700 });
+    const store = new FileStore({ directory: this.folder, expirationPeriodInMilliseconds: CONTINUED_MS });
     const named = (request: { runtime?: { node?: { req: object } } }): string =>
       this.asked.get(request.runtime!.node!.req)!;
-    this.tus = new Server({
+    const tus = new Server({
       path: '/',
-      datastore: this.store,
+      datastore: store,
       maxSize: PHOTO_BYTES,
       // our page only
       allowedOrigins: [],
@@ -51,19 +64,22 @@ export class PhotoParts {
         body: JSON.stringify({ message: 'This part of a photo does not fit. Send the photo again.' }),
       }),
     });
+    return { store, tus };
   }
 
   /** Answers one request of the protocol: begin, ask how far it has come, or add a part. */
   async take(arriving: Arriving, request: Request, response: Response): Promise<void> {
     this.asked.set(request, nameOf(arriving));
     if (request.method === 'POST') await this.makeRoom(arriving);
-    await this.tus.handle(request, response);
+    const { tus } = await this.open();
+    await tus.handle(request, response);
   }
 
   /** Returns the photo once all parts are there; null before. */
   async whole(arriving: Arriving): Promise<Buffer | null> {
     const name = nameOf(arriving);
-    const found = await this.store.getUpload(name).catch(() => null);
+    const { store } = await this.open();
+    const found = await store.getUpload(name).catch(() => null);
     return found && found.size === found.offset ? readFile(join(this.folder, name)) : null;
   }
 

@@ -206,7 +206,7 @@ export const REMEDIES = [
       atOnce: true,
     },
   ),
-  remedy('fresh-mix', 2, 'this-week', 'Repot into fresh mix', 'Shake off the old mix, set the plant as deep as before, and water it in without feed.', { onlyWhere: POTS, afterMilder: true }),
+  remedy('fresh-mix', 4, 'this-week', 'Repot into fresh mix', 'Shake off the old mix, set the plant as deep as before, and water it in without feed.', { onlyWhere: POTS, afterMilder: true }),
   remedy('splint-or-cut-clean', 2, 'today', 'Splint it, or cut it clean', 'You can bind a fresh split within the hour. Cut a torn stub smooth.', { cautions: ['blades'] }),
   remedy('pinch-flowers', 2, 'this-week', 'Pinch the first flowers', 'For two or three weeks, so roots and leaves grow first.'),
   remedy('thin-flowers', 2, 'this-week', 'Thin the flowers', 'Leave what the plant can support.'),
