@@ -22,7 +22,7 @@ import { RowMaker, type MadeRow } from './row-maker.js';
 import { RowWriter } from './row-writer.js';
 
 /** Rows written per batch. */
-const TOGETHER = 100;
+const TOGETHER = 40;
 /** Rows read before others are answered: a few milliseconds. */
 const ROWS_IN_A_ROW = 10;
 /** Most errors reported. */
