@@ -91,7 +91,7 @@ export function contextOf(
   const present = new Set<SignCode>();
   const absent = new Set<SignCode>();
   for (const o of seen.values()) (o.present ? present : absent).add(o.sign);
-  // the date says it, whoever did not
+  // the date of planting says it where the gardener did not
   if (isJustPlanted(c) && !absent.has('after-transplanting')) present.add('after-transplanting');
   for (const sign of present) for (const not of impliedAbsent(sign)) if (!present.has(not)) absent.add(not);
 

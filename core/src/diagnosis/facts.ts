@@ -27,7 +27,7 @@ const WET_SIGNS = [
   'root-sour-smell',
   'pest-fungus-gnats',
 ] as const;
-/** Returns whether somebody felt or saw that the soil is wet: a model alone never stops a watering. */
+/** Returns whether the soil was felt or seen to be wet: a model alone never stops a watering. */
 export const isWetByHand = (ctx: CaseContext): boolean =>
   ctx.felt?.feel === 'wet' || WET_SIGNS.some((sign) => ctx.present.has(sign));
 const warmest = (ctx: CaseContext, days: number): number => Math.max(-99, ...ctx.weather(days).map((w) => w.tMaxC));

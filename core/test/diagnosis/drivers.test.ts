@@ -582,6 +582,8 @@ test('a feed without phosphorus or potassium does not count against their shorta
     state('underfeeding', fed(p2o5, k2o), nutrient ? { nutrient } : {});
   expect([state_(0, 0), state_(0, 0, 'p2o5'), state_(0, 0, 'k2o')]).toEqual(['absent', 'found', 'found']);
   expect([state_(5, 0, 'p2o5'), state_(0, 5, 'k2o')]).toEqual(['absent', 'absent']);
+  // it was fed, only not with that
+  expect(JSON.stringify(verdictOn('underfeeding', fed(0, 0), { nutrient: 'k2o' }))).toContain('no feed with potassium');
 });
 
 test('soil that felt dry and a soak after it count, however short the model thinks it was dry', () => {

@@ -88,29 +88,24 @@ export class PhotoParts {
   }
 
   /** Removes what nobody has continued for a day. Returns how many. */
-  tidy(now: number): Promise<number> {
-    return this.dropAll((f) => now - f.at > CONTINUED_MS);
-  }
-
-  private async makeRoom({ accountId, gardenId, photoId }: Arriving): Promise<void> {
-    const name = nameOf({ accountId, gardenId, photoId });
-    const own = (await this.list()).filter((f) => f.name.startsWith(`${accountId}.`) && f.name !== name);
-    own.sort((a, b) => b.at - a.at);
-    for (const f of own.slice(MOST_UNFINISHED - 1)) await this.drop(f.name);
-  }
-
-  private async dropAll(which: (f: { name: string; at: number }) => boolean): Promise<number> {
-    const old = (await this.list()).filter(which);
+  async tidy(now: number): Promise<number> {
+    const old = (await this.list()).filter((f) => now - f.at > CONTINUED_MS);
     for (const f of old) await this.drop(f.name);
     return old.length;
   }
 
+  private async makeRoom(arriving: Arriving): Promise<void> {
+    const name = nameOf(arriving);
+    const own = (await this.list()).filter((f) => f.name.startsWith(`${arriving.accountId}.`) && f.name !== name);
+    own.sort((a, b) => b.at - a.at);
+    for (const f of own.slice(MOST_UNFINISHED - 1)) await this.drop(f.name);
+  }
+
   private async list(): Promise<{ name: string; at: number }[]> {
     const names = (await readdir(this.folder).catch(() => [])).filter((name) => !name.endsWith('.json'));
-    const found = await Promise.all(
+    return Promise.all(
       names.map(async (name) => ({ name, at: (await stat(join(this.folder, name)).catch(() => null))?.mtimeMs ?? 0 })),
     );
-    return found;
   }
 
   private async drop(name: string): Promise<void> {

@@ -1,10 +1,32 @@
-import { Controller, Delete, Get, Head, HttpCode, Param, Patch, Post, Put, Query, Req, Res } from '@nestjs/common';
+import {
+  Controller,
+  createParamDecorator,
+  Delete,
+  type ExecutionContext,
+  Get,
+  Head,
+  HttpCode,
+  Param,
+  Patch,
+  Post,
+  Put,
+  Query,
+  Req,
+  Res,
+} from '@nestjs/common';
 import { PHOTO_BYTES, PhotoOf, PhotosWanted, type PhotoDto } from '@candid-leaf/contract';
 import type { Request, Response } from 'express';
 import { AccountId, Needs, OpenInDemo } from '../accounts/session.js';
 import { readWhole } from '../shared/read-whole.js';
 import type { Size } from './photo-files.js';
+import type { Arriving } from './photo-parts.js';
 import { PhotosService } from './photos.service.js';
+
+/** The photo of the address, and whose it is; the guard has made sure of all three. */
+const OnItsWay = createParamDecorator((_: unknown, context: ExecutionContext): Arriving => {
+  const { params, caller } = context.switchToHttp().getRequest<Request<{ gardenId: string; photoId: string }>>();
+  return { gardenId: params.gardenId, photoId: params.photoId, accountId: caller!.accountId };
+});
 
 /** Routes of photos. */
 @Controller('api/gardens/:gardenId/photos')
@@ -33,52 +55,29 @@ export class PhotosController {
   /** Begins a photo that is sent in parts (tus protocol). */
   @Needs('record')
   @Post(':photoId/parts')
-  begin(
-    @Param('gardenId') gardenId: string,
-    @Param('photoId') photoId: string,
-    @AccountId() accountId: string,
-    @Req() request: Request,
-    @Res() response: Response,
-  ): Promise<void> {
-    return this.photos.takePart({ gardenId, photoId, accountId }, request, response);
+  begin(@OnItsWay() arriving: Arriving, @Req() request: Request, @Res() response: Response): Promise<void> {
+    return this.photos.takePart(arriving, request, response);
   }
 
   /** How much of it has arrived. */
   @Needs('record')
   @Head(':photoId/parts')
-  arrived(
-    @Param('gardenId') gardenId: string,
-    @Param('photoId') photoId: string,
-    @AccountId() accountId: string,
-    @Req() request: Request,
-    @Res() response: Response,
-  ): Promise<void> {
-    return this.photos.takePart({ gardenId, photoId, accountId }, request, response);
+  arrived(@OnItsWay() arriving: Arriving, @Req() request: Request, @Res() response: Response): Promise<void> {
+    return this.photos.takePart(arriving, request, response);
   }
 
   /** The next part. */
   @Needs('record')
   @Patch(':photoId/parts')
-  add(
-    @Param('gardenId') gardenId: string,
-    @Param('photoId') photoId: string,
-    @AccountId() accountId: string,
-    @Req() request: Request,
-    @Res() response: Response,
-  ): Promise<void> {
-    return this.photos.takePart({ gardenId, photoId, accountId }, request, response);
+  add(@OnItsWay() arriving: Arriving, @Req() request: Request, @Res() response: Response): Promise<void> {
+    return this.photos.takePart(arriving, request, response);
   }
 
   /** Stores a photo whose parts have all arrived. */
   @Needs('record')
   @Put(':photoId/parts')
-  putArrived(
-    @Param('gardenId') gardenId: string,
-    @Param('photoId') photoId: string,
-    @AccountId() accountId: string,
-    @Query() of: PhotoOf,
-  ): Promise<PhotoDto> {
-    return this.photos.putArrived({ gardenId, photoId, accountId }, of);
+  putArrived(@OnItsWay() arriving: Arriving, @Query() of: PhotoOf): Promise<PhotoDto> {
+    return this.photos.putArrived(arriving, of);
   }
 
   @OpenInDemo()

@@ -88,6 +88,8 @@ export function keepsLog(ctx: CaseContext): boolean {
   return count >= KEPT_LOG;
 }
 
+const NUTRIENT_NAMES = { p2o5: 'phosphorus', k2o: 'potassium' } as const;
+
 /**
  * Returns whether feeding stopped for too long. Without any feeding record the strength is lowered: not recorded is
  * not "not fed".
@@ -105,11 +107,12 @@ export function underfeeding(ctx: CaseContext, { nutrient }: RuleParams = {}): V
   // a slow feed keeps feeding as long as it releases nitrogen
   const days = daysBetween(since, asOf) - (last && isSlow(last) ? 30 : 0);
   const strength = graded(days / limit, 1, 2.2) * (last || records.feeding.length > 0 ? 1 : SILENT_SHARE);
+  const feed = nutrient ? `feed with ${NUTRIENT_NAMES[nutrient]}` : 'feed';
   const text = last
-    ? `last fed on ${ctx.format.day(last.date)}, ${daysBetween(last.date, asOf)} days ago`
+    ? `last ${feed === 'feed' ? 'fed' : feed} on ${ctx.format.day(last.date)}, ${daysBetween(last.date, asOf)} days ago`
     : records.feeding.length > 0
-      ? `no feed in the ${days} days since planting out`
-      : `no feed recorded in the ${days} days since planting out`;
+      ? `no ${feed} in the ${days} days since planting out`
+      : `no ${feed} recorded in the ${days} days since planting out`;
   return found(strength, [{ record: last ? 'feeding' : 'plant', date: since, text }]);
 }
 

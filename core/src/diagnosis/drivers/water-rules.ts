@@ -126,7 +126,7 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, f
 
 /** How strongly dry soil under a finger and a soak after it point to a crack: as three dry days do (judgement). */
 const FELT_THEN_SOAKED = 0.6;
-/** The soak comes with the check, or within so many days after it. */
+/** The soak comes on the day of the check, or at most this many days later. */
 const SOAKED_WITHIN_DAYS = 2;
 
 /** Returns a soak, of as much as the limit or more, after soil that felt dry; null if there was none. */

@@ -78,8 +78,10 @@ export interface DiagnosisResult {
   unexplained: SignCode[];
 }
 
-/** Returns which problems, how certain, and why here. Without a symptom the answer is empty:
- * wet soil or a place on the plant is no finding. */
+/**
+ * Returns which problems, how certain, and why here. Without a symptom the answer is empty: wet soil or a place on the
+ * plant is no finding.
+ */
 export function diagnose(ctx: CaseContext): DiagnosisResult {
   const all = candidates(ctx);
   const spoken = [...ctx.seen.keys()].filter((c) => signRow(c).kind === 'sign' || ctx.present.has(c));
