@@ -11,6 +11,8 @@ const CORE = [
   'claims',
   'care',
   'assessment',
+  'prevented',
+  'risk',
   'walks',
   'so-far',
   'reports',

@@ -4,10 +4,13 @@ import {
   IRRIGATIONS,
   PlaceMake,
   FINITE,
+  IsCalendarDay,
   IsListOf,
   IsPart,
   SoilTest,
 } from '@candid-leaf/core/records';
+import { CHANGE_CODES, type ChangeCode } from '@candid-leaf/core/prevented';
+import type { Day } from '@candid-leaf/core/units';
 import { WALK_RHYTHMS, type WalkRhythm } from '@candid-leaf/core/walks';
 import {
   ArrayMaxSize,
@@ -25,6 +28,15 @@ import {
 } from 'class-validator';
 import { PlaceWatering } from './water.js';
 import { IsId } from './id.js';
+
+/** Something done differently from now on in a bed, because it would have prevented a problem there. */
+export class BedRule {
+  @IsIn(CHANGE_CODES)
+  rule: ChangeCode;
+
+  @IsCalendarDay()
+  since: Day;
+}
 
 /** A bed, or a group of equal pots; `volumeL` is for one pot. */
 export class PlaceInput extends PlaceMake {
@@ -78,6 +90,10 @@ export class PlaceInput extends PlaceMake {
   @IsOptional()
   @IsBoolean()
   pondNear?: boolean | null;
+
+  /** rules made from what would have prevented a problem here; each at most once */
+  @IsListOf(() => BedRule, { most: CHANGE_CODES.length, optional: true })
+  rules?: BedRule[] | null;
 
   @IsPart(() => PlaceWatering, { optional: true })
   watering?: PlaceWatering | null;

@@ -8,6 +8,7 @@ import { IsId } from './id.js';
 /** Sources of tasks, in the order in which Today lists them on one day. */
 export const TASK_SOURCES = [
   'protect',
+  'ahead',
   'look-again',
   'water',
   'remedy',

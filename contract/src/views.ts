@@ -2,6 +2,8 @@ import { type SupportPlan } from '@candid-leaf/core/support';
 import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
 import type { cutsOf, FeedingStory, FeedOutlook, Stands } from '@candid-leaf/core/care';
+import type { Prevention } from '@candid-leaf/core/prevented';
+import type { ComingRisk } from '@candid-leaf/core/risk';
 import type { FeedPlan } from '@candid-leaf/core/nutrition';
 import type { DisorderCode, RecordType, SignCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
@@ -88,6 +90,10 @@ export interface PlantView {
   /** archived: everything is as on that day */
   ended: { on: Day; because: PlantEnd | null } | null;
   report: Report;
+  /** what would have lowered the risk of the leading finding, most first; at most three */
+  prevented: Prevention[];
+  /** what the next seven days may bring, soonest first; empty in a quiet week */
+  coming: ComingRisk[];
   /** of the season, measured and forecast, oldest first */
   weather: WeatherDto[];
   /** of the season, for the plant and for its bed or pot since it grows there, newest first */

@@ -58,14 +58,16 @@ const LOOK_AHEAD_DAYS = 7;
 /**
  * Returns everything diagnosis and advice read about a case, computed once: weather, water balance, forecast and
  * signs.
+ * @param balanceAs the water balance, where it was computed already
  */
 export function contextOf(
   c: PlantCase,
   forecast: readonly ForecastWeather[] = [],
   format: Formatter = METRIC_FORMAT,
+  balanceAs?: Balance,
 ): CaseContext {
   // one run through the past and the expected days; rules read only the past
-  const whole = waterBalance(c, expectedWeather(c, forecast, LOOK_AHEAD_DAYS));
+  const whole = balanceAs ?? waterBalance(c, expectedWeather(c, forecast, LOOK_AHEAD_DAYS));
   const today = whole.days.findIndex((d) => d.date === c.asOf);
   const balance: Balance = { ...whole, days: whole.days.slice(0, today + 1) };
   const recent = <T extends { date: Day }>(records: readonly T[], n: number): T[] => {
@@ -112,6 +114,31 @@ export function contextOf(
     recent,
     water: (n) => recent(balance.days, n).filter((d) => d.known),
     weather: (n) => recent(own, n),
+  };
+}
+
+/**
+ * Returns a context as of an earlier day of it, with the signs of another: what was seen today is all that can be known
+ * about a coming day.
+ */
+export function onDay(ctx: CaseContext, asOf: Day, { present, absent, seen }: CaseContext): CaseContext {
+  const days = ctx.balance.days.filter((d) => d.date <= asOf);
+  const recent = <T extends { date: Day }>(records: readonly T[], n: number): T[] => {
+    const since = addDays(asOf, 1 - n);
+    return records.filter((r) => r.date >= since && r.date <= asOf);
+  };
+  return {
+    ...ctx,
+    case: { ...ctx.case, asOf },
+    balance: { ...ctx.balance, days },
+    present,
+    absent,
+    seen,
+    // a finger of today says nothing about a later day
+    felt: null,
+    recent,
+    water: (n) => recent(days, n).filter((d) => d.known),
+    weather: (n) => recent(ctx.own, n),
   };
 }
 

@@ -7,6 +7,7 @@ import type { Estimate } from './corrections.js';
 import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { markKnown } from './knowledge.js';
+import type { Learned } from './learned.js';
 import { Learner } from './learner.js';
 import { measuredByDay } from './measured.js';
 import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
@@ -39,8 +40,13 @@ const START_UNKNOWN: Estimate = { fraction: 0.7, sd: 0.3 };
 /**
  * Computes the water balance of one plant's root zone day by day up to `asOf`; then, with a `forecast`, onward
  * without watering. Empty without any weather: a balance is never made from nothing.
+ * @param learned what checks taught about this bed or pot, where the case is run without them
  */
-export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = []): Balance {
+export function waterBalance(
+  c: PlantCase,
+  forecast: readonly WeatherDay[] = [],
+  learned: Learned | null = null,
+): Balance {
   const { records, plant, place } = c;
   const first = records.weather[0]?.date;
   if (!first || first > c.asOf) return { days: [], etoMethod: null, end: null, before: null };
@@ -60,7 +66,7 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
         ? START_PLANTED
         : START_UNKNOWN,
   );
-  const learner = new Learner(place);
+  const learner = new Learner(place, learned);
   let etoMethod: EtoMethod | null = null;
   let end: RunState | null = null;
   let before: RunState | null = null;

@@ -25,8 +25,12 @@ export class Learner {
   private learned: Learned;
   private readonly changed: ReadonlySet<Day>;
 
-  constructor(private readonly place: PlaceFacts) {
-    this.learned = nothingLearned(place);
+  /** @param before what was learned earlier; nothing by default */
+  constructor(
+    private readonly place: PlaceFacts,
+    before: Learned | null = null,
+  ) {
+    this.learned = before ? { ...before } : nothingLearned(place);
     this.changed = changeDays(place);
   }
 

@@ -1,6 +1,8 @@
 import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import { addDays } from '@candid-leaf/core/units';
+import { type Prevention, whatWouldHavePrevented } from '@candid-leaf/core/prevented';
+import { comingRisks, type ComingRisk } from '@candid-leaf/core/risk';
 import {
   conclude,
   decidePlace,
@@ -11,6 +13,7 @@ import {
 import {
   DEFAULT_METHOD,
   RHYTHM_DAYS,
+  pourOf,
   timerOn,
   whatIf,
   type ForecastWeather,
@@ -79,6 +82,31 @@ export class Assessments {
     const own = assessed.plants.get(plant.id);
     if (!own) throw notFound('plant');
     return own;
+  }
+
+  /** Returns what would have prevented the leading finding of a plant. */
+  prevented(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity, own: PlantAssessment): Prevention[] {
+    const plants = livePlantsIn(s, place.id);
+    return kept(s, `prevented ${plant.id}`, placeStamp(s, place, plants), () =>
+      whatWouldHavePrevented(own.context, own.report.diagnosis[0], {
+        rules: rulesOf(s, place),
+        plants: Math.max(1, plants.length),
+      }),
+    );
+  }
+
+  /** Returns what the coming days may bring a plant. */
+  async coming(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity): Promise<ComingRisk[]> {
+    const { plan, plants } = await this.of(s, place);
+    const own = plants.get(plant.id);
+    if (!own) return [];
+    return kept(s, `coming ${plant.id}`, placeStamp(s, place, livePlantsIn(s, place.id)), () =>
+      comingRisks(own.context, {
+        plan: pourOf(plan, plant.id)?.plan ?? null,
+        forecast: forecastIn(s),
+        found: own.report.diagnosis,
+      }),
+    );
   }
 
   /** Returns what a change of the bed would do, judged by its driest plant. */

@@ -50,6 +50,7 @@ import { Practised1700001900000 } from './migrations/1700001900000-practised.js'
 import { CopperAndPeppers1700002000000 } from './migrations/1700002000000-copper-and-peppers.js';
 import { LinksHaveMakers1700002100000 } from './migrations/1700002100000-links-have-makers.js';
 import { ImportJobs1700002200000 } from './migrations/1700002200000-import-jobs.js';
+import { BedRules1700002300000 } from './migrations/1700002300000-bed-rules.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -114,6 +115,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     CopperAndPeppers1700002000000,
     LinksHaveMakers1700002100000,
     ImportJobs1700002200000,
+    BedRules1700002300000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -12,7 +12,7 @@ import type {
   Texture,
   Vents,
 } from '@candid-leaf/core/records';
-import type { PlaceWatering } from '@candid-leaf/contract';
+import type { BedRule, PlaceWatering } from '@candid-leaf/contract';
 import type { WalkRhythm } from '@candid-leaf/core/walks';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
@@ -122,6 +122,10 @@ export class PlaceEntity extends GardenRow {
   /** open water nearby: no sprays */
   @Column('boolean', { nullable: true })
   pondNear: boolean | null;
+
+  /** what is done differently here, since a problem */
+  @Column('simple-json', { nullable: true })
+  rules: BedRule[] | null;
 
   @Column('int', { default: 0 })
   position: number;

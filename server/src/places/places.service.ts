@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
+import type { BedRule, PlaceDto, PlaceInput } from '@candid-leaf/contract';
 import { soilTestFaults, withLevels } from '@candid-leaf/core/soil';
 import { byDate, type Fault, isPotted, placeFaults } from '@candid-leaf/core/records';
 import type { GardenEntity } from '../gardens/garden.entity.js';
@@ -102,6 +102,7 @@ export class PlacesService {
         watering: input.watering ?? null,
         looking: input.looking ?? null,
         pondNear: input.pondNear ?? null,
+        rules: oneOfEach(input.rules ?? []),
         zoneSince: rebound ? (zone === null ? null : today) : (old?.zoneSince ?? null),
       },
       { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },
@@ -142,3 +143,7 @@ async function refuseTakenZone(
       },
     ]);
 }
+
+/** The first of each rule: a tap that is sent twice makes one. */
+const oneOfEach = (rules: readonly BedRule[]): BedRule[] =>
+  rules.filter((r, i) => rules.findIndex((x) => x.rule === r.rule) === i);

@@ -84,13 +84,17 @@ export class ViewsService {
       growth: growthDto(growthIn(s, plant, place)),
       ended,
       report: { ...report, remedies: inOwnOrder(report.remedies, helped) },
+      prevented: this.assessments.prevented(s, place, plant, own),
+      coming: ended ? [] : await this.assessments.coming(s, place, plant),
       weather: s.weather.map(weatherDto),
       records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
       treatments: await this.treatments.ofPlant(gardenId, plantId),
       next: all.filter(
         (t) =>
-          t.plantId === plantId ||
-          (t.plantId === null && t.placeId === place.id && (t.plantIds?.includes(plantId) ?? true)),
+          // what is coming for this plant is listed by itself
+          t.source !== 'ahead' &&
+          (t.plantId === plantId ||
+            (t.plantId === null && t.placeId === place.id && (t.plantIds?.includes(plantId) ?? true))),
       ),
       cuts: cutsOf(own, plant.training),
       helped: Object.fromEntries(helped),

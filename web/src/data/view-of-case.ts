@@ -60,6 +60,8 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     },
     ended: null,
     report,
+    prevented: [],
+    coming: [],
     weather: records.weather.map(weatherOf),
     records: [...given, ...looks].sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)),
     treatments: [],

@@ -1,6 +1,7 @@
 import type { TaskSourceCode } from '@candid-leaf/contract';
 import {
   CircleHelp,
+  CloudAlert,
   Droplets,
   Eye,
   Footprints,
@@ -26,6 +27,7 @@ const ICONS: Partial<Record<TaskSourceCode, LucideIcon>> = {
   remedy: Hand,
   'look-again': Eye,
   protect: ThermometerSun,
+  ahead: CloudAlert,
   feed: Wheat,
   cut: Scissors,
   tie: Spool,

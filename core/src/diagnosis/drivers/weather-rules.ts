@@ -43,13 +43,24 @@ function counted(ctx: CaseContext, { within, from, half, score, textOf, sum }: C
   );
 }
 
-/** Returns whether recent days were too hot for fruit set, by default 3 days of 32 °C within 10 days. */
+/**
+ * Degrees by which leaves and fruit stay cooler at noon for each percent of light that a cloth takes: about 3 °C under
+ * the usual 30 % (extension guides on shading peppers and tomatoes, from memory).
+ */
+const COOLER_PER_PCT_C = 0.1;
+const shadeCoolsC = (ctx: CaseContext, { date }: WeatherDay): number =>
+  COOLER_PER_PCT_C * (spellOn(ctx.case.place.shade, date)?.blockPct ?? 0);
+
+/**
+ * Returns whether recent days were too hot for fruit set, by default 3 days of 32 °C within 10 days; under shade cloth
+ * it takes hotter ones.
+ */
 export const hotDays = (ctx: CaseContext, { atC = HOT_DAY_C, days = 3, within = 10, from = 0 }: RuleParams): Verdict =>
   counted(ctx, {
     within,
     from,
     half: days,
-    score: (w) => overLimit(w.tMaxC, atC, SOFT_DAY_C),
+    score: (w) => overLimit(w.tMaxC - shadeCoolsC(ctx, w), atC, SOFT_DAY_C),
     textOf: (w) => `${ctx.format.temperature(w.tMaxC)} on ${ctx.format.day(w.date)}`,
     sum: (hits) =>
       `${ctx.format.temperature(Math.floor(Math.min(...hits.map((w) => w.tMaxC))))} or more on ${ctx.format.days(hits.map((w) => w.date))}, up to ${ctx.format.temperature(Math.max(...hits.map((w) => w.tMaxC)))}`,

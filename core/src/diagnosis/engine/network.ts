@@ -1,4 +1,5 @@
 import type { Crop } from '../../records/plant.js';
+import type { DisorderCode } from '../../records/vocabulary/disorders.js';
 import { impliedAbsent, isSymptom, type SignCode, SIGNS } from '../../records/vocabulary/signs.js';
 import type { CaseContext } from '../context.js';
 import { DRIVER_RULES } from '../drivers/index.js';
@@ -59,6 +60,8 @@ interface DriverFound {
 export interface Candidate {
   row: DisorderRow;
   odds: number;
+  /** the same without the cap for records alone */
+  oddsByRecords: number;
   /** chance of each sign with it, by sign index */
   chances: Float64Array;
   shifts: PriorShift[];
@@ -89,8 +92,11 @@ const RESISTANT_FACTOR = 0.1;
 export const driverFactor = (link: DriverLink, strength: number): number =>
   (link.oddsFactorIfAbsent ?? 1) ** Math.max(0, 1 - 2 * strength) * (1 + (link.oddsFactor - 1) * strength);
 
-/** Returns every problem of the crop with its prior odds for this case, and what moved them. */
-export function candidates(ctx: CaseContext): Candidate[] {
+/**
+ * Returns every problem of the crop with its prior odds for this case, and what moved them.
+ * @param only these problems, where the rest is not needed
+ */
+export function candidates(ctx: CaseContext, only?: ReadonlySet<DisorderCode>): Candidate[] {
   const facts = remembered((code: keyof typeof FACTS): boolean => FACTS[code](ctx));
   const readings = remembered((code: ReadingCode): Reading => READINGS[code](ctx));
   const verdicts = new Map<string, Verdict>();
@@ -101,7 +107,8 @@ export function candidates(ctx: CaseContext): Candidate[] {
     return verdict;
   };
 
-  return rowsFor(ctx.case.plant.crop).map((row) => {
+  const rows = rowsFor(ctx.case.plant.crop).filter((row) => only?.has(row.code) ?? true);
+  return rows.map((row) => {
     const shifts: PriorShift[] = row.setting
       .filter(([fact]) => facts(fact))
       .map(([fact, oddsFactor, text]) => ({ code: fact, oddsFactor, text }));
@@ -141,6 +148,7 @@ export function candidates(ctx: CaseContext): Candidate[] {
     );
     return {
       row,
+      oddsByRecords: odds,
       odds: ownSign ? odds : Math.min(MOST_PRIOR_ODDS, odds),
       chances: chancesOf(row, ctx),
       shifts,

@@ -4,8 +4,15 @@ import { useFormat } from '../../lib/garden-context';
 import type { ChartDay } from './chart-days';
 import { FeltDrop } from './mark-charts';
 
+interface KeyProps {
+  days: readonly ChartDay[];
+  /** some days are highlighted, and there is a second line of water */
+  supported: boolean;
+  other: boolean;
+}
+
 /** Meaning of the shapes that stand above it; the tallest bar gives the scale. */
-export function Key({ days, supported }: { days: readonly ChartDay[]; supported: boolean }) {
+export function Key({ days, supported, other }: KeyProps) {
   const format = useFormat();
   const looks = days.flatMap((d) => d.on.seen.filter((r) => isRecordOf(r, 'inspection')));
   const felt = new Set(days.flatMap((d) => d.on.seen.flatMap((r) => (isRecordOf(r, 'soil-check') ? r.data.feel : []))));
@@ -46,6 +53,11 @@ export function Key({ days, supported }: { days: readonly ChartDay[]; supported:
       {days.some((d) => d.moved !== null) && (
         <span className="flex items-center gap-1.5">
           <i aria-hidden className="inline-block h-4 w-1 bg-leaf" /> corrected by a check
+        </span>
+      )}
+      {other && (
+        <span className="flex items-center gap-1.5">
+          <i aria-hidden className="inline-block w-4 border-t-2 border-dotted border-leaf" /> water with the change
         </span>
       )}
       {supported && (

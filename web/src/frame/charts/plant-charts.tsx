@@ -17,6 +17,8 @@ interface Props {
   view: PlantView;
   /** days that support the touched finding; highlighted across all rows */
   lit: ReadonlySet<Day>;
+  /** percent of water it would have had, had something been done differently; empty for none */
+  other?: ReadonlyMap<Day, number>;
   /** with a row of photos, if any */
   photos?: boolean;
 }
@@ -25,7 +27,7 @@ const LANES = ['feed', 'work', 'seen'] as const;
 const LANE_WORDS = { feed: 'feed', work: 'work', seen: 'look' } as const;
 
 /** A plant's records as parallel charts on one time axis. */
-export function PlantCharts({ view, lit, photos = false }: Props) {
+export function PlantCharts({ view, lit, other, photos = false }: Props) {
   const days = chartDays(view);
   const turn = useTurns(2);
   const [params] = useSearchParams();
@@ -37,7 +39,7 @@ export function PlantCharts({ view, lit, photos = false }: Props) {
       <div className="relative sm:ml-18">
         <DaysBehind days={days} lit={lit} chosen={chosen} past={view.ended !== null} />
         <TemperatureChart days={days} crop={view.plant.crop} />
-        <WaterChart days={days} />
+        <WaterChart days={days} {...(other ? { other } : {})} />
         <FeedChart days={days} />
         <WorkChart days={days} />
         <SeenChart days={days} />
@@ -45,7 +47,7 @@ export function PlantCharts({ view, lit, photos = false }: Props) {
         <TimeAxis days={days} />
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">
-        <Key days={days} supported={lit.size > 0} />
+        <Key days={days} supported={lit.size > 0} other={(other?.size ?? 0) > 0} />
         {empty.length > 0 && <p>No {empty.join(' or ')} recorded.</p>}
       </figcaption>
       {chosen && <ChosenDay d={chosen} />}

@@ -1,3 +1,4 @@
+import type { Day } from '@candid-leaf/core/units';
 import { field, heightOf, line, runs } from './paths';
 import { Drawn, Level, Scale, ChartRow } from './chart-row';
 import type { ChartDay } from './chart-days';
@@ -10,8 +11,18 @@ const WATER_DAYS = 0.28;
 /** Rain is paler than watering, and still 3:1 on its card. */
 export const RAIN_OPACITY = 0.65;
 
-/** Water left in the root zone with rain, watering and corrections. */
-export function WaterChart({ days }: { days: readonly ChartDay[] }) {
+const NO_OTHER: ReadonlyMap<Day, number> = new Map();
+
+/**
+ * Water left in the root zone with rain, watering and corrections; as a second line, the water it would have had.
+ */
+export function WaterChart({
+  days,
+  other = NO_OTHER,
+}: {
+  days: readonly ChartDay[];
+  other?: ReadonlyMap<Day, number>;
+}) {
   const mostRain = Math.max(10, ...days.map((d) => d.rainMm));
   const mostWater = Math.max(4, ...days.map((d) => d.wateredL));
   const points = (of: (d: ChartDay) => number | null) =>
@@ -45,6 +56,17 @@ export function WaterChart({ days }: { days: readonly ChartDay[] }) {
             .join('')}
           {...level}
           strokeDasharray="5 4"
+        />
+        <path
+          data-other
+          d={points((d) => other.get(d.day) ?? null)
+            .map(line)
+            .join('')}
+          className="fill-none stroke-leaf"
+          strokeWidth={2}
+          strokeDasharray="1 4"
+          strokeLinecap="round"
+          vectorEffect="non-scaling-stroke"
         />
         {days.map(
           (d) =>

@@ -30,6 +30,14 @@ const RULES: readonly GroupRule[] = [
     title: (tasks) => `${tasks[0]!.title.split(': ')[0]!}: ${listed(tasks)}`,
   },
   {
+    // blight weather is the same for every bed
+    source: 'ahead',
+    least: 2,
+    together: true,
+    sameAs: (t) => t.title.split(': ')[0] ?? null,
+    title: (tasks) => `${tasks[0]!.title.split(': ')[0]!}: ${listed(tasks)}`,
+  },
+  {
     // pots of one place that need the same
     source: 'water',
     least: 2,

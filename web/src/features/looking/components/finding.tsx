@@ -20,6 +20,7 @@ import { buttonLook } from '../../../ui/button';
 import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 import { Checks } from './checks';
+import { Prevented } from './prevented';
 import { firstActOf, howInWords, precautionsOf, stepsFor, WHAT_TO_DO } from './steps';
 import { TakeOn } from './take-on';
 import { Precautions } from '../../../ui/precautions';
@@ -182,14 +183,15 @@ function NoSymptom({ view: { report, plant }, view, reading }: { view: PlantView
 
 const MOST_REASONS = 5;
 
-interface WhyProps {
+interface WhyProps extends Omit<Parameters<typeof Prevented>[0], 'view'> {
   view: PlantView;
   driver: string | null;
   onDriver: (driver: string | null) => void;
 }
 
 /** Why here: touching a reason highlights its days. */
-export function WhyPanel({ view: { plant }, leader, driver, onDriver }: WhyProps & { leader: Diagnosis }) {
+export function WhyPanel({ view, leader, driver, onDriver, ...change }: WhyProps & { leader: Diagnosis }) {
+  const { plant } = view;
   const link = useLink();
   const row = disorderRow(leader.disorder);
   const why = whyHere(leader, MOST_REASONS);
@@ -219,6 +221,7 @@ export function WhyPanel({ view: { plant }, leader, driver, onDriver }: WhyProps
           ))}
         </ul>
       )}
+      <Prevented view={view} {...change} />
       <Evidence d={leader} />
       <Link
         className={clsx(buttonLook('quiet'), '-mb-1 -ml-4 print:hidden')}

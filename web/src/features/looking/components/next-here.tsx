@@ -6,6 +6,7 @@ import { Panel } from '../../../ui/panel';
 import { Unfold } from '../../../ui/unfold';
 import { LitresOpened } from '../../../ui/litres-opened';
 import { taskIcon } from '../../../ui/task-icons';
+import { Coming } from './coming';
 
 /** Next tasks of this plant with dates: the same ones Today shows on their day. */
 export function NextHere({ view }: { view: PlantView }) {
@@ -21,6 +22,7 @@ export function NextHere({ view }: { view: PlantView }) {
           ))}
         </ul>
       )}
+      <Coming view={view} />
     </Panel>
   );
 }

@@ -2,6 +2,7 @@ import { asGrown } from '../../../lib/plant-now';
 import { SupportPanel } from './support-panel';
 import { CutsPanel } from './cuts-panel';
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
+import type { Prevention } from '@candid-leaf/core/prevented';
 import type { Part } from '@candid-leaf/core/records';
 import { HELD_WHY } from '@candid-leaf/core/water';
 import type { Day } from '@candid-leaf/core/units';
@@ -28,6 +29,7 @@ import { FeedingPanel } from './feeding-panel';
 import { AnswerPanel, BesidePanel, isClear, leaderOf, WhyPanel } from './finding';
 import { FollowUp } from './follow-up';
 import { NextHere } from './next-here';
+import { lineOf } from './prevented';
 import { TouchPlant } from '../../../signs/plant/touch-plant';
 import { Trends } from './trends';
 import { WHAT_TO_DO } from './steps';
@@ -68,6 +70,10 @@ export const PlantStory = memo(function PlantStory({ view, fromOther = false, ne
   const reading = fromOther || ended !== null || !may('record');
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
+  // the best change that moves the water is drawn until another is chosen
+  const [change, setChange] = useState<Prevention['change'] | null | undefined>(undefined);
+  const shown = view.prevented.find((p) => (change === undefined ? p.left : p.change === change)) ?? null;
+  const other = useMemo(() => lineOf(shown), [shown]);
   const leader = leaderOf(view);
   const turn = useTurns(TURNS);
   return (
@@ -87,10 +93,18 @@ export const PlantStory = memo(function PlantStory({ view, fromOther = false, ne
       </div>
       <div className={clsx('mt-4 grid gap-4', leader && isClear(leader) && 'lg:grid-cols-[24rem_1fr]')}>
         {turn > 3 && leader && isClear(leader) && (
-          <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />
+          <WhyPanel
+            view={view}
+            leader={leader}
+            driver={driver}
+            onDriver={setDriver}
+            shown={shown}
+            onShow={setChange}
+            reading={reading}
+          />
         )}
         <div className="min-w-0">
-          {turn > 4 && <PlantCharts view={view} lit={lit} photos={!fromOther} />}
+          {turn > 4 && <PlantCharts view={view} lit={lit} other={other} photos={!fromOther} />}
           {turn > 5 && <Trends view={view} />}
         </div>
       </div>

@@ -1,8 +1,10 @@
 import type { PlaceInput } from '@candid-leaf/contract';
+import { RULES_IN_WORDS } from '@candid-leaf/core/prevented';
 import { coverOf, COVERS, IRRIGATIONS, isPotted, SLOPES, VENTS } from '@candid-leaf/core/records';
 import { useFormContext } from 'react-hook-form';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { wordOf, wordsOrUnknown } from '../../../lib/words';
+import { Button } from '../../../ui/button';
 import { CheckField } from '../../../ui/check-field';
 import { FormGroup } from '../../../ui/form-group';
 import { fieldsOf } from '../../../ui/form-kit';
@@ -24,6 +26,7 @@ export function PlaceGroups() {
       <Overhead />
       <Position />
       <Looking />
+      <Rules />
     </div>
   );
 }
@@ -177,6 +180,37 @@ function MulchAndShade() {
       <F.Date name="mulch.0.from" label="Mulched since" max={garden.today} disabled={depth < 0} />
       <F.Amount name="shade.0.blockPct" label="Shade cloth blocks" quantity="percent" hint="0 for none" />
       <F.Date name="shade.0.from" label="Shaded since" max={garden.today} disabled={!block} />
+    </FormGroup>
+  );
+}
+
+/** What is done differently here since a problem; none is added by hand, each can go. */
+function Rules() {
+  const format = useFormat();
+  const watch = useWatch();
+  const { setValue } = useFormContext<PlaceInput>();
+  const rules = watch('rules') ?? [];
+  if (rules.length === 0) return null;
+  const without = (rule: string) =>
+    setValue(
+      'rules',
+      rules.filter((r) => r.rule !== rule),
+      { shouldDirty: true },
+    );
+  return (
+    <FormGroup title="Rules" says={list(...rules.map((r) => RULES_IN_WORDS[r.rule].toLowerCase()))} fields={['rules']}>
+      <ul className="divide-y divide-line">
+        {rules.map(({ rule, since }) => (
+          <li key={rule} className="flex items-center justify-between gap-3">
+            <span>
+              {RULES_IN_WORDS[rule]} <span className="text-sm text-soft">since {format.day(since)}</span>
+            </span>
+            <Button look="quiet" aria-label={`Remove: ${RULES_IN_WORDS[rule]}`} onClick={() => without(rule)}>
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ul>
     </FormGroup>
   );
 }
