@@ -74,6 +74,29 @@ test('a rule of a bed: once of each, asked for while it is not followed, and gon
   expect((await g.view()).places[0]!.place.rules).toEqual([rule]);
 });
 
+test('a finding that was taken on counts for the next plant of its variety, and for no other', async () => {
+  const g = await garden();
+  const varietyId = uuid();
+  await g.agent.put(g.url('/varieties')).send({ id: varietyId, name: 'Halt Red', crop: 'tomato' }).expect(200);
+  const bed = await g.place({ name: 'Bed' });
+  const [one, two] = [await g.plant(bed, { varietyId }), await g.plant(bed, { varietyId })];
+  const stranger = await g.plant(bed);
+  await g.weather();
+  const signs = [{ sign: 'fruit-blossom-end-dark', present: true }];
+  for (const plantId of [one, two, stranger])
+    await g.record('inspection', { plantId }, { date: TODAY, allClear: false, signs });
+  const reasons = async (id: string) => (await g.plantView(id)).report.diagnosis[0]!.evidence.map((e) => e.code);
+  expect(await reasons(two!)).not.toContain('seen-on-this-variety');
+  const start = { id: uuid(), disorder: 'blossom-end-rot' };
+  for (const _ of [1, 2]) await g.agent.post(g.url(`/plants/${one}/treatments`)).send(start);
+  expect(await reasons(two!)).toContain('seen-on-this-variety');
+  // not for itself, and not for a plant of another
+  expect(await reasons(one!)).not.toContain('seen-on-this-variety');
+  expect(await reasons(stranger)).not.toContain('seen-on-this-variety');
+  // what the server noted is not for the page
+  expect((await g.plantView(one!)).plant).not.toHaveProperty('found');
+});
+
 test('what would have prevented it comes with the finding, with its second line of water', async () => {
   const g = await garden();
   const pot = await g.place({

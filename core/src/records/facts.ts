@@ -356,11 +356,38 @@ export class PlantMake {
   resistantTo?: DisorderCode[];
 }
 
+/** A problem, and on how many plants it was found. */
+export class FoundOn {
+  @IsIn(DISORDER_CODES, { message: 'names a problem that is not in the handbook' })
+  disorder: DisorderCode;
+
+  @IsInt()
+  @Min(1)
+  @Max(100_000)
+  plants: number;
+}
+
+/** What was found on the other plants of a variety in this garden. */
+export class AlikePlants {
+  /** other plants of this variety, of all seasons */
+  @IsInt()
+  @Min(1)
+  @Max(100_000)
+  of: number;
+
+  @IsListOf(() => FoundOn, { most: DISORDER_CODES.length })
+  found: FoundOn[];
+}
+
 /** A plant as far as advice depends on it. */
 export class PlantFacts extends PlantMake {
   /** how its variety differs from others */
   @IsPart(() => VarietyTendencies, { optional: true })
   tendencies?: VarietyTendencies | null;
+
+  /** what was found on other plants of its variety here */
+  @IsPart(() => AlikePlants, { optional: true })
+  alike?: AlikePlants | null;
 
   @IsOptional()
   @IsString()

@@ -16,6 +16,7 @@ import { daysBetween } from '@candid-leaf/core/units';
 import { makeWatering } from '@candid-leaf/core/water';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
+import { alikeOf } from '../plants/found.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
 import { growthIn, sizeOf } from './growth.js';
@@ -56,6 +57,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   const support = mine.findLast((r) => r.type === 'support');
   const weather = measuredIn(s);
   const timed = timedWaterings(s, place, plant.transplantedOn ?? weather[0]?.date ?? today, today);
+  const alike = alikeOf(s.plants, plant, today);
   const size = sizeOf(growthIn(s, plant, place));
   return {
     asOf: today,
@@ -102,6 +104,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       ...(support ? { support: (support.data as SupportPut).what } : {}),
       ...(isSinceStart(plant) ? { sinceStart: true } : {}),
       spacingM: plant.spacingM,
+      ...(alike ? { alike } : {}),
       tendencies: tendenciesOf(s.varietyOf(plant)),
       resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.varietyOf(plant)?.letters, plant.crop)])],
     },

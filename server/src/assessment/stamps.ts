@@ -1,4 +1,5 @@
 import type { PlaceEntity } from '../places/place.entity.js';
+import { alikeOf } from '../plants/found.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
@@ -9,6 +10,7 @@ export const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEn
     plant.revision,
     s.varietyOf(plant)?.revision ?? '',
     s.kept.stampOf(plant.id),
+    foundStamp(s, plant),
     // a bed's ground is shared by its plants
     livePlantsIn(s, place.id).length,
   ].join(' ');
@@ -17,8 +19,20 @@ export const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEn
 export const placeStamp = (s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): string =>
   [
     ...commonStamp(s, place),
-    ...plants.flatMap((p) => [p.id, p.revision, s.varietyOf(p)?.revision ?? '', s.kept.stampOf(p.id)]),
+    ...plants.flatMap((p) => [
+      p.id,
+      p.revision,
+      s.varietyOf(p)?.revision ?? '',
+      s.kept.stampOf(p.id),
+      foundStamp(s, p),
+    ]),
   ].join(' ');
+
+/** What was found on other plants of its variety counts for it too. */
+const foundStamp = (s: GardenSnapshot, plant: PlantEntity): string => {
+  const alike = alikeOf(s.plants, plant, s.today);
+  return alike ? JSON.stringify(alike) : '';
+};
 
 const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] => [
   s.today,

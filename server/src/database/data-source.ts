@@ -51,6 +51,7 @@ import { CopperAndPeppers1700002000000 } from './migrations/1700002000000-copper
 import { LinksHaveMakers1700002100000 } from './migrations/1700002100000-links-have-makers.js';
 import { ImportJobs1700002200000 } from './migrations/1700002200000-import-jobs.js';
 import { BedRules1700002300000 } from './migrations/1700002300000-bed-rules.js';
+import { FoundOnPlants1700002400000 } from './migrations/1700002400000-found-on-plants.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -116,6 +117,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     LinksHaveMakers1700002100000,
     ImportJobs1700002200000,
     BedRules1700002300000,
+    FoundOnPlants1700002400000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -70,6 +70,10 @@ export class PlantEntity extends GardenRow {
   @Column('boolean', { nullable: true })
   varietyUnsure: boolean | null;
 
+  /** what was found on it and taken on, with the day */
+  @Column('simple-json', { nullable: true })
+  found: { disorder: DisorderCode; on: string }[] | null;
+
   @Column('int', { default: 0 })
   position: number;
 

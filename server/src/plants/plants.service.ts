@@ -16,7 +16,7 @@ import { PlantEntity } from './plant.entity.js';
 
 /** Returns a plant without the server's own fields. */
 export const plantDto = (p: PlantEntity): PlantDto => {
-  const { gardenId: _g, deletedAt: _d, revision: _r, seenOn: _s, enteredOn: _e, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, seenOn: _s, enteredOn: _e, found: _f, ...rest } = p;
   return rest;
 };
 

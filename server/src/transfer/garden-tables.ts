@@ -76,6 +76,7 @@ const SERVERS = [
   'closedOn',
   'judgedOn',
   'spots',
+  'found',
 ];
 /** @throws if a rule of the page is broken */
 const ruled = (faults: readonly Fault[]): void => {
@@ -130,7 +131,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
       within(PlantInput, r, ANY);
       const { crop, type, resistantTo } = r as unknown as PlantInput;
       ruled([...typeFaults(crop, type, 'type'), ...resistanceFaults(crop, resistantTo, 'resistantTo')]);
-      ownFields(PlantOwn, ['seenOn', 'enteredOn', 'retiredOn', 'endedBecause', 'position'], r);
+      ownFields(PlantOwn, ['seenOn', 'enteredOn', 'retiredOn', 'endedBecause', 'found', 'position'], r);
     },
   },
   {

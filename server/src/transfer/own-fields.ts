@@ -56,8 +56,20 @@ export class PlaceOwn {
   position: number;
 }
 
+/** A finding that was taken on, with its day. */
+class FoundThen {
+  @IsIn(DISORDER_CODES)
+  disorder: DisorderCode;
+
+  @IsCalendarDay()
+  on: Day;
+}
+
 /** Fields of a plant that only the server sets. */
 export class PlantOwn {
+  @IsListOf(() => FoundThen, { most: DISORDER_CODES.length, optional: true })
+  found?: FoundThen[] | null;
+
   @IsOptional()
   @IsCalendarDay()
   seenOn?: Day | null;

@@ -13,6 +13,7 @@ import { Assessments } from '../assessment/assessments.service.js';
 import { Snapshots } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
+import { noteFound } from '../plants/found.js';
 import { partOf, RecordsService } from '../records/records.service.js';
 import { badRequest, notFound } from '../shared/http-errors.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
@@ -107,6 +108,7 @@ export class TreatmentsService {
       await m.insert(TreatmentEntity, treatment);
       await this.schedule(m, treatment, now);
       await noteGrown(m, plant.placeId, s.today, [input.disorder]);
+      await noteFound(m, plant, input.disorder, s.today);
       // the plan keeps to it after the signs have passed, until a finger says that the soil is dry
       if (now.some((r) => remedyRow(r.remedy).acts === 'hold-water'))
         await this.records.write(m, gardenId, accountId, s.today, {

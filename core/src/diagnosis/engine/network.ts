@@ -10,6 +10,7 @@ import { ELSEWHERE_FACTOR, livesHere } from '../regions.js';
 import { DISORDERS } from '../tables/disorders.js';
 import type { DisorderRow, DriverLink } from '../tables/row.js';
 import type { Cause, Observed } from './noisy-or.js';
+import { seenBefore } from './seen-before.js';
 import { must } from '../../units/lists.js';
 
 // The tables as a network for one case, with priors shaped by setting and records.
@@ -117,6 +118,7 @@ export function candidates(ctx: CaseContext, only?: ReadonlySet<DisorderCode>): 
       const oddsFactor = says === 'unknown' ? undefined : link[says];
       if (oddsFactor !== undefined) shifts.push({ code: link.reading, oddsFactor, text: link.why });
     }
+    shifts.push(...seenBefore(ctx, row));
     if (row.livesIn && livesHere(row.livesIn, ctx.case.garden) === false)
       shifts.push({ code: 'region', oddsFactor: ELSEWHERE_FACTOR, text: row.livesIn.why });
     const found: DriverFound[] = [];
