@@ -1,5 +1,6 @@
 import type { PlantAssessment } from '../assessment/assess.js';
 import type { CaseContext } from '../diagnosis/context.js';
+import { wetnessByHand } from '../diagnosis/wetness.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { remedyRow } from '../diagnosis/tables/remedies.js';
 import { feedPlan, type FeedPlan, type PepperFeed, type StarterMethod } from '../nutrition/feed-plan.js';
@@ -37,6 +38,7 @@ export interface FeedRules {
 export function feedingOf(assessed: PlantAssessment, { method, pepperFeed }: FeedRules): FeedPlan {
   const { context: c, report } = assessed;
   const { asOf, plant, place, records } = c.case;
+  const byHand = wetnessByHand(c);
   const today = c.balance.days.at(-1);
   const pausing = report.remedies.find((r) => remedyRow(r.remedy).dose === 'pause-feed');
   return feedPlan({
@@ -57,7 +59,7 @@ export function feedingOf(assessed: PlantAssessment, { method, pepperFeed }: Fee
     hottest: hottest(c),
     left: c.waterKnown && today ? today.fractionAvailable : null,
     waterOn: report.water.nextWatering?.date ?? null,
-    wet: c.waterKnown ? today?.waterlogged === true : c.felt?.feel === 'wet',
+    wet: byHand ? byHand.feel === 'wet' : c.waterKnown && today?.waterlogged === true,
     paused: pausing
       ? {
           until: addDays(pausing.when, pausing.dose?.waitDays ?? 0),

@@ -8,7 +8,9 @@ import { EVENING_LIMIT_C, eveningC, conflictOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
 import { spellOn } from '../records/spells.js';
 import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
+import type { Felt } from '../water/felt.js';
 import type { CaseContext } from './context.js';
+import { wetnessByHand, wetnessOf } from './wetness.js';
 
 /**
  * Yes-or-no readings of a case that tables may name: they move priors and hold back remedies. Each reads only the
@@ -16,20 +18,7 @@ import type { CaseContext } from './context.js';
  */
 const now = (ctx: CaseContext) => ctx.balance.days.at(-1);
 const bearing = new Set(['fruiting', 'ripening', 'late']);
-const feltWet = (ctx: CaseContext): boolean => ctx.felt?.feel === 'wet' || ctx.present.has('soil-wet-deep');
-const feltDry = (ctx: CaseContext): boolean => ctx.felt?.feel === 'dry' || ctx.present.has('soil-dry-deep');
-/** Signs that the soil is wet, whatever a model says. */
-const WET_SIGNS = [
-  'soil-wet-deep',
-  'soil-pooling',
-  'pot-heavy',
-  'root-brown-slimy',
-  'root-sour-smell',
-  'pest-fungus-gnats',
-] as const;
-/** Returns whether the soil was felt or seen to be wet: a model alone never stops a watering. */
-export const isWetByHand = (ctx: CaseContext): boolean =>
-  ctx.felt?.feel === 'wet' || WET_SIGNS.some((sign) => ctx.present.has(sign));
+const feels = (ctx: CaseContext, feel: Felt['feel']): boolean => wetnessByHand(ctx)?.feel === feel;
 const warmest = (ctx: CaseContext, days: number): number => Math.max(-99, ...ctx.weather(days).map((w) => w.tMaxC));
 const rainyDays = (ctx: CaseContext, days: number): number => ctx.weather(days).filter((w) => w.rainMm >= 1).length;
 const meanTemperature = (ctx: CaseContext, days: number): number | null => {
@@ -97,17 +86,19 @@ export const FACTS = {
     daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) >= 45,
   // no conclusion where watering is unknown; a finger check of today overrides the model
   'water-under-quarter': (ctx: CaseContext) =>
-    ctx.waterKnown && !(ctx.felt && ctx.felt.feel !== 'dry') && (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
+    ctx.waterKnown &&
+    (wetnessByHand(ctx)?.feel ?? 'dry') === 'dry' &&
+    (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
   'water-ample': (ctx: CaseContext) =>
-    ctx.waterKnown && ctx.felt?.feel !== 'dry' && (now(ctx)?.fractionAvailable ?? 0) > AMPLE_LEFT,
-  'water-not-known': (ctx: CaseContext) => !ctx.waterKnown && ctx.felt === null,
-  'soil-felt-wet': feltWet,
-  'soil-felt-damp': (ctx: CaseContext) => ctx.felt?.feel === 'damp' || ctx.present.has('soil-damp-deep'),
-  'soil-felt-dry': feltDry,
+    ctx.waterKnown && !feels(ctx, 'dry') && (now(ctx)?.fractionAvailable ?? 0) > AMPLE_LEFT,
+  'water-not-known': (ctx: CaseContext) => wetnessOf(ctx) === null,
+  'soil-felt-wet': (ctx: CaseContext) => feels(ctx, 'wet'),
+  'soil-felt-damp': (ctx: CaseContext) => feels(ctx, 'damp'),
+  'soil-felt-dry': (ctx: CaseContext) => feels(ctx, 'dry'),
   // a drooping plant is not watered before someone checks its soil or lifts its pot
-  'felt-dry': (ctx: CaseContext) => feltDry(ctx) || ctx.present.has('pot-light'),
+  'felt-dry': (ctx: CaseContext) => feels(ctx, 'dry'),
   // water a dry plant; do not shade it as a test
-  'not-felt-dry': (ctx: CaseContext) => !feltDry(ctx) && !ctx.present.has('pot-light'),
+  'not-felt-dry': (ctx: CaseContext) => !feels(ctx, 'dry'),
   'sunscald-open': (ctx: CaseContext) =>
     ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),
   'hot-now': (ctx: CaseContext) => warmest(ctx, 2) >= TOO_HOT_FOR_CARE_C,
@@ -124,7 +115,7 @@ export const FACTS = {
   mulched: (ctx: CaseContext) => spellOn(ctx.case.place.mulch, ctx.case.asOf) !== undefined,
   shaded: (ctx: CaseContext) => (spellOn(ctx.case.place.shade, ctx.case.asOf)?.blockPct ?? 0) >= 25,
   'short-of-water': (ctx: CaseContext) =>
-    feltDry(ctx) || (ctx.waterKnown && ctx.felt === null && isShortOfWater(now(ctx) ?? { ks: 1 })),
+    feels(ctx, 'dry') || (wetnessOf(ctx)?.by === 'balance' && isShortOfWater(now(ctx) ?? { ks: 1 })),
   'test-low-nitrogen': (ctx: CaseContext) => ctx.case.place.soilTest?.nitrogen === 'low',
   'test-low-phosphorus': (ctx: CaseContext) => ctx.case.place.soilTest?.phosphorus === 'low',
   'test-low-potassium': (ctx: CaseContext) => ctx.case.place.soilTest?.potassium === 'low',
@@ -142,9 +133,9 @@ export const FACTS = {
   'ph-high': (ctx: CaseContext) => (ctx.case.place.soilTest?.pH ?? 0) > MOST_PH_FOR_LIME,
   'not-for-suckering': (ctx: CaseContext) => ctx.case.plant.habit === 'determinate' || ctx.case.plant.crop === 'pepper',
   'soil-stays-wet': (ctx: CaseContext) =>
-    feltWet(ctx) ||
-    ctx.present.has('pot-heavy') ||
-    (ctx.waterKnown && ctx.felt?.feel !== 'dry' && ctx.water(7).filter((d) => d.fractionAvailable >= 0.95).length >= 5),
+    feels(ctx, 'wet') ||
+    // a finger that found it damp or dry overrides the balance
+    (wetnessOf(ctx)?.by === 'balance' && ctx.water(7).filter((d) => d.fractionAvailable >= 0.95).length >= 5),
   'roots-rotten': (ctx: CaseContext) =>
     (['root-brown-slimy', 'root-sour-smell'] as const).some((sign) => ctx.present.has(sign)),
   'aphids-parasitised': (ctx: CaseContext) => ctx.present.has('pest-aphid-mummies'),

@@ -7,6 +7,7 @@ import { SLOW_PERCOLATION_MM_H, SOILS } from '../water/soils.js';
 import { FULL_LEFT } from '../water/stress.js';
 import { keepsLog } from './drivers/care-rules.js';
 import type { CaseContext } from './context.js';
+import { wetnessByHand } from './wetness.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { seasonYear } from '../season/growing-year.js';
 
@@ -157,9 +158,9 @@ export const READINGS = {
     const checks = ctx.recent(ctx.case.records.soilChecks, 10);
     const newest = checks.at(-1);
     const wetChecks = checks.filter((s) => s.feel === 'wet').length;
-    if (ctx.felt) return known(ctx.felt.feel === 'wet');
-    if (ctx.present.has('pot-light')) return 'no';
-    if (ctx.present.has('pot-heavy') || (wetChecks >= 2 && newest?.feel === 'wet')) return 'yes';
+    const byHand = wetnessByHand(ctx);
+    if (byHand) return known(byHand.feel === 'wet');
+    if (wetChecks >= 2 && newest?.feel === 'wet') return 'yes';
     // felt damp or dry within the week: it does dry
     if (newest && newest.feel !== 'wet' && daysBetween(newest.date, ctx.case.asOf) <= 6) return 'no';
     const week = ctx.water(10);
@@ -175,7 +176,8 @@ export const READINGS = {
     return full <= 0.3 ? 'no' : 'unknown';
   },
   'dry-at-the-roots': (ctx: CaseContext): Reading => {
-    if (ctx.felt) return known(ctx.felt.feel === 'dry');
+    const byHand = wetnessByHand(ctx);
+    if (byHand) return known(byHand.feel === 'dry');
     const left = ctx.balance.days.at(-1)?.fractionAvailable;
     if (!ctx.waterKnown || left === undefined) return 'unknown';
     return left < 0.3 ? 'yes' : left > 0.6 ? 'no' : 'unknown';

@@ -17,6 +17,7 @@ import {
 } from '../../water/stress.js';
 import { potSizeFor } from '../../water/pot-size.js';
 import type { CaseContext } from '../context.js';
+import { wetnessByHand } from '../wetness.js';
 import { graded, nearness, overLimit, scored, sumOf } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 import { at, first, last } from '../../units/lists.js';
@@ -208,7 +209,8 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
   const window = knownDays(ctx, within) ?? [];
   const wetChecks = ctx.recent(ctx.case.records.soilChecks, within).filter((r) => r.feel === 'wet');
   // a recent finger check that found it drier overrides the model for these days
-  const newest = ctx.recent(ctx.case.records.soilChecks, within).at(-1)?.feel;
+  const byHandNow = wetnessByHand(ctx);
+  const newest = byHandNow?.feel ?? ctx.recent(ctx.case.records.soilChecks, within).at(-1)?.feel;
   const drier = newest === 'dry' ? 0 : newest === 'damp' ? 0.5 : 1;
   const felt: Because[] = wetChecks.map((r) => ({
     record: 'soil-check',
@@ -220,10 +222,10 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
     .filter((w) => window.some((d) => d.date === w.date && d.drainedL > 0.5 * (w.litres ?? Infinity)));
   const full = window.filter((d) => d.fractionAvailable >= FULL_LEFT);
   const nearlyFull = sumOf(scored(window, (d) => overLimit(d.fractionAvailable, FULL_LEFT, 0.03)));
-  const saidWet = ctx.felt?.feel === 'wet';
   const heavy = ctx.present.has('pot-heavy');
+  const saidWet = byHandNow?.feel === 'wet' && !heavy;
   if (saidWet && felt.length === 0)
-    felt.push({ record: 'sign', date: ctx.felt.on, text: 'the soil is wet at a finger’s depth' });
+    felt.push({ record: 'sign', date: byHandNow.on, text: 'the soil is wet at a finger’s depth' });
   if (heavy) felt.push({ record: 'sign', date: ctx.case.asOf, text: 'the pot is heavy' });
   if (window.length === 0 && felt.length === 0) return notKnown(ctx);
   const stood =

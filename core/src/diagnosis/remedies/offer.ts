@@ -1,7 +1,8 @@
 import type { DisorderCode } from '../../records/vocabulary/disorders.js';
 import type { CaseContext } from '../context.js';
 import { CLEAR_FROM, type Diagnosis, type DiagnosisResult, type FoundDriver } from '../engine/diagnose.js';
-import { FACTS, isWetByHand } from '../facts.js';
+import { FACTS } from '../facts.js';
+import { isWetByHand } from '../wetness.js';
 import { numbersOf } from './numbers.js';
 import { ofNextSeason } from './steps.js';
 import { disorderRow } from '../tables/disorders.js';

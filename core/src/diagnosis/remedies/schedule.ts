@@ -8,6 +8,7 @@ import type { RemedyCode } from '../tables/remedies.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
 import { type Dose, DOSES, dueOn } from './doses.js';
 import type { Offer, Withheld } from './offer.js';
+import { wetnessByHand } from '../wetness.js';
 import { stepsOf } from './steps.js';
 import { at } from '../../units/lists.js';
 
@@ -83,7 +84,7 @@ const DEEP_FROM_DAYS = 5;
 function oneOrder(ctx: CaseContext, offers: readonly Offer[], plan: WeekPlan | null): Offer | undefined {
   const watering = offers.filter((o) => o.remedy.acts === 'watering');
   const of = (code: RemedyCode): Offer | undefined => watering.find((o) => o.remedy.code === code);
-  const now = plan ? plan.next?.date === ctx.case.asOf : ctx.felt?.feel === 'dry';
+  const now = plan ? plan.next?.date === ctx.case.asOf : wetnessByHand(ctx)?.feel === 'dry';
   const slow = !isPotted(ctx.case.place) && (plan?.rhythm?.everyDays ?? 0) >= DEEP_FROM_DAYS;
   return (
     (now ? of('water-now') : undefined) ?? (slow ? of('deep-soak') : undefined) ?? of('even-watering') ?? watering[0]
