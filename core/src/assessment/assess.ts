@@ -38,6 +38,7 @@ export interface Concluded {
   result: DiagnosisResult;
   offers: Offer[];
   withheld: Withheld[];
+  heldBack: Withheld | null;
 }
 
 /**
@@ -95,7 +96,7 @@ export function decidePlace(
     })),
     forecast,
   );
-  const plants = concluded.map(({ id, context, result, offers, withheld }): [string, PlantAssessment] => {
+  const plants = concluded.map(({ id, context, result, offers, withheld, heldBack }): [string, PlantAssessment] => {
     const own = pourOf(plan, id)?.plan ?? null;
     const scheduled = scheduleRemedies(context, offers, own);
     const report = reportFrom({
@@ -104,6 +105,7 @@ export function decidePlace(
       plan: own,
       remedies: scheduled.remedies,
       withheld: [...withheld, ...scheduled.withheld],
+      heldBack,
     });
     return [id, { context, report }];
   });

@@ -51,6 +51,8 @@ export interface Report {
   nextChecks: NextCheck[];
   remedies: Remedy[];
   withheld: Withheld[];
+  /** the act that ought to come first, and why it must wait; null if nothing holds it back */
+  heldBack: Withheld | null;
   /** for the leading clear finding: what not to do, and what else helps to know */
   doNot: string[];
   goodToKnow: string[];
@@ -69,22 +71,24 @@ interface ReportParts {
   plan: WeekPlan | null;
   remedies: Remedy[];
   withheld: Withheld[];
+  heldBack: Withheld | null;
 }
 
 /** Returns the report of a diagnosis: findings, water, remedies and checks, each with its reason. */
-export function reportFrom({ context, result, plan, remedies, withheld }: ReportParts): Report {
+export function reportFrom({ context, result, plan, remedies, withheld, heldBack }: ReportParts): Report {
   const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);
   const lead = likely[0] && disorderRow(likely[0].disorder);
   return {
     format: 'candid-leaf-report',
     version: 1,
     asOf: context.case.asOf,
-    headline: headline(result.list, result.unexplained, context.present),
+    headline: headline(result.list, { unexplained: result.unexplained, seen: context.present, heldBack }),
     water: waterReport(context, plan),
     diagnosis: result.list,
     nextChecks: nextChecks(context, result),
     remedies,
     withheld,
+    heldBack,
     doNot: [...(lead?.doNot ?? [])],
     goodToKnow: [...(lead?.goodToKnow ?? [])],
     unexplained: result.unexplained,

@@ -1,6 +1,8 @@
 import { isCircumstance, type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { CLEAR_FROM, type Diagnosis } from './engine/diagnose.js';
+import type { Withheld } from './remedies/offer.js';
 import { disorderRow } from './tables/disorders.js';
+import { remedyRow } from './tables/remedies.js';
 import { DRIVERS } from './vocabulary/drivers.js';
 import { capital } from '../units/text.js';
 
@@ -22,14 +24,25 @@ export function chanceWord(chance: number): string {
   return 'rarely';
 }
 
+/** What a headline says besides the findings. */
+interface BesideFindings {
+  unexplained?: readonly SignCode[];
+  seen?: Iterable<SignCode>;
+  /** the act that ought to come first and must wait */
+  heldBack?: Withheld | null;
+}
+
+/** Returns the act that must wait, and why, in one sentence. */
+export const heldBackInWords = ({ remedy, because }: Withheld): string =>
+  `Not yet “${remedyRow(remedy).label}”: ${because}.`;
+
 /**
  * Returns the finding as a sentence: what it is, then why here with the supporting days. Names only what explains
  * something seen; says plainly when a sign is unexplained.
  */
 export function headline(
   list: readonly Diagnosis[],
-  unexplained: readonly SignCode[] = [],
-  seen: Iterable<SignCode> = [],
+  { unexplained = [], seen = [], heldBack = null }: BesideFindings = {},
 ): string {
   const leader = list.find((d) => d.explains.length > 0);
   if (list.length === 0 && unexplained.length === 0) return withoutSymptom([...seen]);
@@ -42,7 +55,8 @@ export function headline(
       .slice(0, 3)
       .map((d) => disorderRow(d.disorder).label.toLowerCase())
       .join(', ')}.`;
-  return `${row.label}, ${sureness(leader.probability)}.`;
+  const finding = `${row.label}, ${sureness(leader.probability)}.`;
+  return heldBack ? `${finding} ${heldBackInWords(heldBack)}` : finding;
 }
 
 /** The headline of a plant of which nothing was reported. */

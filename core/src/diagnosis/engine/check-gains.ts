@@ -18,6 +18,8 @@ export interface NextCheck {
   check: CheckCode;
   /** expected fall in entropy, bits */
   gain: number;
+  /** chance that it changes what to do */
+  changes: number;
   splits: DisorderCode[];
   /** what it may show here, most likely first, and what to record then */
   mayShow: CheckOutcome[];
@@ -27,8 +29,10 @@ const LEAST_GAIN = 0.01;
 /** With a leader this certain and its causes known, a check must add more than the last hundredths. */
 const SETTLED_FROM = 0.9;
 const SETTLED_GAIN = 0.05;
-/** An outcome less likely than this is not planned for. */
-const POSSIBLE = 0.02;
+/** Once something is clear, a check must change what to do at least this often (judgement). */
+const LEAST_CHANGE = 0.1;
+/** From here on not even the mark of its own is looked for (judgement: "almost certain"). */
+const CERTAIN = 0.97;
 /** Most outcomes named beside a check, plus "none of these". */
 const MOST_NAMED = 6;
 /** Number of a check's signs computed jointly; the work doubles with each. */
@@ -61,6 +65,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
   const marks = ownMarks(ctx, result);
   const proving = provingChecks(ctx, result);
   const settled = isSettled(result);
+  const certain = isCertain(result);
 
   const judge = (findings: readonly Pick<CheckOutcome, 'present' | 'absent'>[]): Judged => {
     const outcomes = findings.map((f) => marginalsOf(sets, asked.length, chances.likelihood(f)));
@@ -82,10 +87,11 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const open = openOutcomes(c, ctx);
     if (open.length === 0) return [];
     const { parts, gain } = judge(c.oneOf ? open : combinations(mostTelling(open.flatMap((f) => f.present))));
-    const advises = now === '' || parts.some((o) => o.chance >= POSSIBLE && advice(o.marginals) !== now);
+    const changes = parts.reduce((sum, o) => sum + (advice(o.marginals) === now ? 0 : o.chance), 0);
+    const advises = now === '' || changes >= LEAST_CHANGE;
     const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
     // look for the leader's own mark before any treatment, unless all is settled and it would add nothing
-    const marked = proving.includes(c.code) || (isMark && (!settled || gain >= LEAST_GAIN));
+    const marked = proving.includes(c.code) || (isMark && !certain && (!settled || gain >= LEAST_GAIN));
     if (!marked && !(advises && gain >= (settled ? SETTLED_GAIN : LEAST_GAIN))) return [];
     const moved = asked
       .map(({ row }, i) => ({
@@ -100,6 +106,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
       {
         check: c.code,
         gain: roundTo(gain, 3),
+        changes: roundTo(changes, 3),
         splits: moved.slice(0, 4).map((x) => x.code),
         mayShow: c.oneOf ? named : [...named, noneOf(c, open)],
       },
@@ -149,6 +156,9 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
   });
   return silent.map((q) => 1 - q);
 }
+
+/** True if the leader is almost certain. */
+export const isCertain = ({ list }: DiagnosisResult): boolean => (list[0]?.probability ?? 0) >= CERTAIN;
 
 /** True if the problem is clear and the records explain it: no check is needed then. */
 export function isSettled({ list, all }: DiagnosisResult): boolean {

@@ -2,7 +2,7 @@ import { isCircumstance, isSymptom, type SignCode, signRow } from '../../records
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, CHECKS, shownBy } from '../tables/checks.js';
-import { checkGains, isOpen, isSettled, type NextCheck } from './check-gains.js';
+import { checkGains, isCertain, isOpen, isSettled, type NextCheck } from './check-gains.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
@@ -35,12 +35,27 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   const asked = [pointedAt, through, listed].find((l) => l.length > 0);
   if (!asked) return [];
   const narrow = checkGains(ctx, result, asked);
-  const byDisorder = isVague(list, narrow) ? checkGains(ctx, result, broadened(result, asked)) : narrow;
+  const proving = provingChecks(ctx, result);
+  const told = isVague(list, narrow) ? checkGains(ctx, result, broadened(result, asked)) : narrow;
+  const byDisorder = isCertain(result) ? told.filter((c) => isStillOpen(result, proving, c)) : told;
   const byDriver = forDrivers(ctx, result, new Set(byDisorder.map((c) => c.check)));
   const found = [...byDisorder, ...byDriver];
-  const ordered = gentlestFirst(found.length > 0 ? found : checkGains(ctx, result, suspected));
-  return proofsFirst(ordered, provingChecks(ctx, result)).slice(0, MOST_CHECKS);
+  const ordered = gentlestFirst(
+    found.length > 0 || isCertain(result) ? found : checkGains(ctx, result, suspected),
+  );
+  return proofsFirst(ordered, proving).slice(0, MOST_CHECKS);
 }
+
+/** A rival that explains what was seen is open between these chances (judgement). */
+const OPEN = [0.2, 0.9] as const;
+
+/** Beside an almost certain finding only what a remedy waits for, or what tells of an open rival, is asked. */
+const isStillOpen = ({ list }: DiagnosisResult, proving: readonly CheckCode[], c: NextCheck): boolean =>
+  proving.includes(c.check) ||
+  list.some(
+    (d) =>
+      d.explains.length > 0 && d.probability >= OPEN[0] && d.probability < OPEN[1] && c.splits.includes(d.disorder),
+  );
 
 /** Below this gain nothing seen points to a problem that a look would tell apart. */
 const VAGUE_GAIN = 0.3;
@@ -58,15 +73,18 @@ function broadened({ all, marginals }: DiagnosisResult, asked: readonly Candidat
   return [...new Set([...asked, ...likeliest])];
 }
 
-/** Gains closer than this are a tie, bits: the chances behind them are no finer. */
+/** Values closer than this are a tie: the chances behind them are no finer. */
 const TIE = 0.05;
 const ORDER = new Map(CHECKS.map((c, i) => [c.code, i]));
 
 /**
- * Value of a check by effort: digging at the roots of a drooping plant comes after a finger in its soil (judgement).
+ * Value of a check for its effort: what it tells, more so the likelier it changes what to do. Digging at the roots of a
+ * drooping plant comes after a finger in its soil. What it tells still counts a little where it changes nothing yet: two
+ * looks may together (judgement; chosen by the told cases).
  */
 const WORTH = [1, 0.95, 0.75] as const;
-const worth = (c: NextCheck): number => c.gain * WORTH[effort(c)];
+const TELLS = 0.2;
+const worth = (c: NextCheck): number => c.gain * (TELLS + c.changes) * WORTH[effort(c)];
 
 /**
  * Sorts by gain per effort. In a tie with the best: least effort, then the narrower look, then gain, then table
@@ -121,5 +139,5 @@ function forDrivers(ctx: CaseContext, { list, all }: DiagnosisResult, taken: Rea
     if (row.answers.length > 0 && (!isOpen(ctx, row) || shownBy(row).every(known))) continue;
     gains.set(verdict.check, (gains.get(verdict.check) ?? 0) + link.weight * entropyBits([UNSEEN_DRIVER]));
   }
-  return [...gains].map(([check, gain]) => ({ check, gain: roundTo(gain, 3), splits: [leader.disorder], mayShow: [] }));
+  return [...gains].map(([check, gain]) => ({ check, gain: roundTo(gain, 3), changes: UNSEEN_DRIVER, splits: [leader.disorder], mayShow: [] }));
 }

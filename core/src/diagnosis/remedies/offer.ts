@@ -26,6 +26,15 @@ export interface Offer {
   link: RemedyLink;
   /** general advice: the records point to no cause */
   general: boolean;
+  /** nothing is clear, but whatever it is of several, this is the act */
+  either?: true;
+}
+
+/** What to do now, what must wait, and the act that ought to come first if it must wait. */
+export interface Offered {
+  offers: Offer[];
+  withheld: Withheld[];
+  heldBack: Withheld | null;
 }
 
 const WET_ONLY_BY_MODEL = 'nobody has felt the soil lately: put a finger in before you stop watering';
@@ -38,17 +47,20 @@ const oneSpray = (first: RemedyRow): string => `one spray at a time: first see w
  * driver they answer. Those the setting rules out are held back with the reason. No amounts yet: water amounts come
  * from the plan, and the plan depends on whether one of these pauses watering.
  */
-export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { offers: Offer[]; withheld: Withheld[] } {
+export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): Offered {
   const offers: Offer[] = [];
   const withheld: Withheld[] = [];
+  let heldBack: Withheld | null = null;
   const taken = new Set<RemedyCode>();
-  for (const d of result.list.filter((x) => x.probability >= CLEAR_FROM && x.explains.length > 0)) {
+  const clear = result.list.filter((x) => x.probability >= CLEAR_FROM && x.explains.length > 0);
+  if (clear.length === 0) return { offers: eitherWay(ctx, result), withheld, heldBack };
+  for (const d of clear) {
     const disorder = disorderRow(d.disorder);
     for (const { link, driver, general } of answering(ctx, disorder, d)) {
       const remedy = remedyRow(link.remedy);
       if (taken.has(link.remedy) || !fits(ctx, remedy)) continue;
       taken.add(link.remedy);
-      const because = heldBack(ctx, remedy, link, d.probability);
+      const because = againstIt(ctx, remedy, link, d.probability);
       const hold = (why: string, later?: true): void => {
         withheld.push({
           remedy: remedy.code,
@@ -58,14 +70,53 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { of
         });
       };
       const sprayed = remedy.sprays && offers.find((o) => o.remedy.sprays);
-      if (because) hold(because);
-      else if (remedy.afterMilder) hold(AFTER_MILDER, true);
+      if (because) {
+        hold(because);
+        // it stands before everything that is offered
+        if (d === clear[0] && offers.length === 0) heldBack ??= withheld.at(-1) ?? null;
+      }
+      if (because) continue;
+      if (remedy.afterMilder) hold(AFTER_MILDER, true);
       else if (sprayed) hold(oneSpray(sprayed.remedy), true);
       else offers.push({ remedy, disorder, driver, link, general });
     }
   }
-  return { offers: offers.filter((o) => !isReplaced(o, offers)), withheld };
+  return { offers: offers.filter((o) => !isReplaced(o, offers)), withheld, heldBack };
 }
+
+/** From this rung on an act is not gentle enough to be done on a guess. */
+const GENTLE_RUNGS = 2;
+
+/**
+ * Returns the gentlest act that most of what it could be calls for, where nothing is clear: at most one. Watering, cuts
+ * and what can't be undone are left out, and so is what one of them would be harmed by.
+ */
+function eitherWay(ctx: CaseContext, result: DiagnosisResult): Offer[] {
+  const rivals = result.list.filter((x) => x.explains.length > 0 && x.probability >= RIVAL_FROM);
+  const calls = new Map<RemedyCode, { offer: Offer; miss: number; of: number }>();
+  for (const d of rivals) {
+    const disorder = disorderRow(d.disorder);
+    for (const { link, driver } of answering(ctx, disorder, d)) {
+      const remedy = remedyRow(link.remedy);
+      const isGentle = remedy.rung <= GENTLE_RUNGS && !remedy.acts && !remedy.cuts && !remedy.sureFrom && !remedy.note;
+      if (!isGentle || link.provenBy || ofNextSeason(remedy) || !fits(ctx, remedy)) continue;
+      if (againstIt(ctx, remedy, link, d.probability)) continue;
+      const known = calls.get(link.remedy);
+      calls.set(link.remedy, {
+        offer: known?.offer ?? { remedy, disorder, driver, link, general: true, either: true },
+        miss: (known?.miss ?? 1) * (1 - d.probability),
+        of: (known?.of ?? 0) + 1,
+      });
+    }
+  }
+  const shared = [...calls.values()].filter((c) => c.of > 1 && 1 - c.miss >= CLEAR_FROM);
+  return shared
+    .sort((a, b) => a.offer.remedy.rung - b.offer.remedy.rung || a.miss - b.miss)
+    .slice(0, 1)
+    .map((c) => c.offer);
+}
+/** A problem less likely than this is no reason to act (judgement). */
+const RIVAL_FROM = 0.1;
 
 /** True if another remedy of the same problem, offered too, does the whole of what this one does in part. */
 const isReplaced = (o: Offer, offers: readonly Offer[]): boolean =>
@@ -129,7 +180,7 @@ function paperFirst(list: Answer[]): Answer[] {
 }
 
 /** Returns why a remedy must wait; undefined if nothing is against it. */
-function heldBack(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probability: number): string | undefined {
+function againstIt(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probability: number): string | undefined {
   const against = [...remedy.notWhile, ...(link.notWhile ?? [])].find(([fact]) => FACTS[fact](ctx));
   if (against) return against[1];
   if (link.provenBy && !link.provenBy.signs.some((sign) => ctx.present.has(sign))) return link.provenBy.because;

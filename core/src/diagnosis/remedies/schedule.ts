@@ -22,6 +22,8 @@ export interface Remedy {
   forDriver: DriverCode | null;
   /** general advice, not based on the records */
   general: boolean;
+  /** nothing is clear, but whatever it is of several, this is the act */
+  either?: true;
   when: Day;
   dose: Dose | null;
   cautions: string[];
@@ -48,7 +50,7 @@ export function scheduleRemedies(
   const withheld: Withheld[] = [];
   const steps = stepsByFinding(kept);
   let cutting = false;
-  for (const [i, { remedy, disorder, driver, link, general }] of kept.entries()) {
+  for (const [i, { remedy, disorder, driver, link, general, either }] of kept.entries()) {
     const waters = remedy.acts === 'watering';
     if (waters && plan && !plan.next) {
       withheld.push({ remedy: remedy.code, forDisorder: disorder.code, because: NONE_DUE });
@@ -62,6 +64,7 @@ export function scheduleRemedies(
       forDisorder: disorder.code,
       forDriver: driver?.driver ?? null,
       general,
+      ...(either ? { either } : {}),
       when: waters && plan?.next ? plan.next.date : dueOn(ctx, remedy.when, plan),
       dose: remedy.cuts && cutting && dose ? { ...dose, sharedBudget: true } : dose,
       cautions: cautionsOf(

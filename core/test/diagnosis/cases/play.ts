@@ -6,6 +6,8 @@ import type { SampleCase } from './sample-case.js';
 export interface Played {
   sample: SampleCase;
   asked: string[];
+  /** checks until the truth led as likely; null if it did not */
+  needed: number | null;
   leader: Diagnosis | undefined;
   first: boolean;
   wronglySure: boolean;
@@ -29,6 +31,11 @@ export function play(t: SampleCase): Played | null {
       [...told].map(([s, present]) => (present ? s : `-${s}`)),
     );
   let seen = say();
+  const isClear = (): boolean => {
+    const [leader] = seen.diagnosis;
+    return leader !== undefined && leader.probability >= 0.5 && t.truth.includes(leader.disorder);
+  };
+  let needed = isClear() ? 0 : null;
   for (let round = 0; round < ROUNDS; round++) {
     const check = seen.nextChecks().find((c) => !asked.includes(c.check));
     if (!check) break;
@@ -45,11 +52,13 @@ export function play(t: SampleCase): Played | null {
       if (!present && !told.has(s) && ![...told].some(([x, is]) => is && impliedAbsent(x).includes(s)))
         told.set(s, false);
     seen = say();
+    if (needed === null && isClear()) needed = asked.length;
   }
   const leader = seen.diagnosis[0];
   return {
     sample: t,
     asked,
+    needed,
     leader,
     first: leader !== undefined && t.truth.includes(leader.disorder),
     wronglySure: leader !== undefined && leader.probability >= 0.8 && !t.truth.includes(leader.disorder),

@@ -35,6 +35,8 @@ export interface SampleCase {
   ask?: readonly CheckCode[];
   /** cases of one pair show the same signs; only place, weather and records tell them apart */
   pair?: string;
+  /** any of these is the right first act; left out: any act for what it is */
+  act?: readonly string[];
   /** remedies that an expert would call harmful here */
   never?: readonly string[];
 }

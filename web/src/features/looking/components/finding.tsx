@@ -4,6 +4,7 @@ import {
   CLEAR_FROM,
   disorderRow,
   doseInWords,
+  heldBackInWords,
   DRIVERS,
   remedyRow,
   sureness,
@@ -58,9 +59,10 @@ export function AnswerPanel({ view, reading }: Props) {
             {report.harmless && ' Nothing needs doing.'}
           </p>
           <Bar d={leader} />
-          <FirstAct view={view} reading={reading} />
+          {report.heldBack && <p className="mt-2 max-w-prose">{heldBackInWords(report.heldBack)}</p>}
         </>
       )}
+      <FirstAct view={view} reading={reading} />
       <OneCheck view={view} leader={leader} clear={clear} reading={reading} />
     </Panel>
   );
@@ -78,7 +80,7 @@ function FirstAct({ view, reading }: Props) {
   return (
     <div className="mt-3 rounded-xl bg-leafwash p-3">
       <p className="font-semibold">
-        {first.general && 'In general: '}
+        {first.either ? 'Whichever it is: ' : first.general && 'In general: '}
         {remedyRow(first.remedy).label}
         <span className="tabular-nums">{`${dose ? `: ${dose}` : ''}, ${when}`}</span>
       </p>

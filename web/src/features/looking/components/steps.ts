@@ -10,10 +10,14 @@ export const stepsFor = ({ report }: PlantView, disorder: DisorderCode): Remedy[
 /** Id of the steps on the page; the finding leads there. */
 export const WHAT_TO_DO = 'what-to-do';
 
-/** Returns the step that stands in the finding: the gentlest one of what is clear now; undefined if there is none. */
+/**
+ * Returns the step that stands in the finding: the gentlest one of what is clear now, or the one that is right whatever it
+ * is; undefined if there is none.
+ */
 export function firstActOf(view: PlantView): Remedy | undefined {
   const leader = view.report.diagnosis.find((d) => d.explains.length > 0);
-  if (view.ended || !leader || leader.probability < CLEAR_FROM) return undefined;
+  if (view.ended || !leader) return undefined;
+  if (leader.probability < CLEAR_FROM) return view.report.remedies.find((r) => r.either);
   const [first] = stepsFor(view, leader.disorder);
   return first?.step === 1 ? first : undefined;
 }
