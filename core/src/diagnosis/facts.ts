@@ -63,6 +63,7 @@ export const FACTS = {
   'may-bear': (ctx: CaseContext) =>
     ctx.case.plant.stage == null || bearing.has(ctx.case.plant.stage) || [...ctx.present].some((x) => isOf(x, 'fruit')),
   ripening: (ctx: CaseContext) => ctx.case.plant.stage === 'ripening' || ctx.case.plant.stage === 'late',
+  'late-season': (ctx: CaseContext) => ctx.case.plant.stage === 'late',
   'paste-type': (ctx: CaseContext) => ctx.case.plant.type === 'paste',
   'sweet-pepper': (ctx: CaseContext) => ctx.case.plant.type === 'sweet',
   'cherry-type': (ctx: CaseContext) => ctx.case.plant.type === 'cherry',
@@ -86,9 +87,7 @@ export const FACTS = {
     daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) >= 45,
   // no conclusion where watering is unknown; a finger check of today overrides the model
   'water-under-quarter': (ctx: CaseContext) =>
-    ctx.waterKnown &&
-    (wetnessByHand(ctx)?.feel ?? 'dry') === 'dry' &&
-    (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
+    ctx.waterKnown && (wetnessByHand(ctx)?.feel ?? 'dry') === 'dry' && (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
   'water-ample': (ctx: CaseContext) =>
     ctx.waterKnown && !feels(ctx, 'dry') && (now(ctx)?.fractionAvailable ?? 0) > AMPLE_LEFT,
   'water-not-known': (ctx: CaseContext) => wetnessOf(ctx) === null,

@@ -17,4 +17,12 @@ export { CHECKS, checkRow, shownBy, type CheckCode, type CheckRow } from './tabl
 export { DISORDERS, disorderRow, type DisorderRow } from './tables/disorders.js';
 export { REMEDIES, remedyRow, type RemedyCode, type RemedyRow } from './tables/remedies.js';
 export * from './vocabulary/drivers.js';
-export { chanceWord, headline, heldBackInWords, NOTHING_RECORDED, sureness, unexplainedInWords, whyHere } from './wording.js';
+export {
+  chanceWord,
+  headline,
+  heldBackInWords,
+  NOTHING_RECORDED,
+  sureness,
+  unexplainedInWords,
+  whyHere,
+} from './wording.js';

@@ -7,7 +7,7 @@ import { SLOW_PERCOLATION_MM_H, SOILS } from '../water/soils.js';
 import { FULL_LEFT } from '../water/stress.js';
 import { keepsLog } from './drivers/care-rules.js';
 import type { CaseContext } from './context.js';
-import { wetnessByHand } from './wetness.js';
+import { isWetByHand, wetnessByHand } from './wetness.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { seasonYear } from '../season/growing-year.js';
 
@@ -175,6 +175,8 @@ export const READINGS = {
     if (stands >= 0.3 || (slow && full >= 0.7)) return 'yes';
     return full <= 0.3 ? 'no' : 'unknown';
   },
+  /** felt or seen to be wet; unknown without a finger or a sign */
+  'wet-by-hand': (ctx: CaseContext): Reading => (isWetByHand(ctx) ? 'yes' : 'unknown'),
   'dry-at-the-roots': (ctx: CaseContext): Reading => {
     const byHand = wetnessByHand(ctx);
     if (byHand) return known(byHand.feel === 'dry');

@@ -53,7 +53,6 @@ const LITRES_DOUBT = [0.8, 1.25] as const;
  * Returns the two or three changes that would have lowered the risk of the leading finding most: the same weeks are
  * run again with one thing changed, and the records alone are read again through the same network. Empty where
  * nothing is clear, no driver was found, or the records do not reach.
- * @example whatWouldHavePrevented(ctx, leader, { rules, plants: 1 })[0]?.change // 'water-by-plan'
  */
 export function whatWouldHavePrevented(
   ctx: CaseContext,

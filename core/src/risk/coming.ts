@@ -42,7 +42,6 @@ export interface Ahead {
 /**
  * Returns what the next seven days may bring this plant, soonest first: only what is above its threshold. Empty
  * without a forecast, and in a quiet week.
- * @example comingRisks(ctx, { plan, forecast, found: [] })[0]?.disorder // 'late-blight'
  */
 export function comingRisks(ctx: CaseContext, { plan, forecast, found }: Ahead): ComingRisk[] {
   const ahead = weekAhead(ctx, plan, forecast);

@@ -61,6 +61,7 @@ const WHILE: Partial<Record<FactCode, Change>> = {
   'soil-stays-wet': { observations: [seen('soil-wet-deep')] },
   'fruit-not-sound': { observations: [seen('fruit-soft-sour')] },
   'fruit-fouled': { observations: [seen('fruit-gnawed-or-gone')] },
+  'late-season': { plant: { stage: 'late' } },
   pepper: { plant: { crop: 'pepper' } },
   'warm-nights-ahead': {},
   'not-for-suckering': { plant: { habit: 'determinate' } },

@@ -43,7 +43,9 @@ describe('over all sample cases, and many more with one sign not yet checked', (
   const reports = SAMPLE_CASES.flatMap((t, i) =>
     [
       t.signs,
-      ...(i % 8 === 0 || t.signs.includes('pest-ants') ? t.signs.map((s) => t.signs.filter((x) => x !== s)) : []),
+      ...(i % 8 === 0 ? t.signs.map((s) => t.signs.filter((x) => x !== s)) : []),
+      // ants alone: what they look after is asked
+      ...(t.signs.includes('pest-ants') ? [['pest-ants' as const]] : []),
     ].map((signs) => reportOn(caseOf(t, signs))),
   );
   test('every driver is found in some records', () => {

@@ -53,7 +53,7 @@ test('numbers choose between leaving, water jet and soap', () => {
   // damage looked for in vain means few
   expect(acts(seen('pest-thrips'))).toContain('neem-spray');
   expect(acts(seen('pest-thrips'), notSeen('leaf-silver-streaks'))).toEqual(['sticky-trap']);
-  expect(acts(seen('pest-whitefly', { affected: 3 }))).toEqual(['sticky-trap']);
+  expect(acts(seen('pest-whitefly', { affected: 3 }))).toEqual(['sticky-trap', 'sow-ally-flowers']);
   expect(acts(seen('pest-whitefly', { affected: 80 }))).toContain('soap-spray');
 });
 

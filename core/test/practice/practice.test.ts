@@ -115,7 +115,7 @@ describe('a practice plant', () => {
 });
 
 describe('judging an answer', () => {
-  const practice = drawPractice('wilting', 5);
+  const practice = drawPractice('wilting', 1);
   const truth = truthOf(practice);
   const best = { trouble: practice.trouble, surePct: 80, cause: truth.causes[0] ?? null, act: truth.firstAct };
 

@@ -124,6 +124,23 @@ export const FRUIT = {
       <Drop x={82} y={38} />
     </>
   ),
+  'fruit-sharp-taste': (c) => (
+    <>
+      <g transform="translate(-8 4) scale(0.86)">
+        <Fruit crop={c} fill={INK.orange} />
+      </g>
+      {L('M70 30L77 22L80 32L87 24', INK.brown, 2.6)}
+      {L('M70 50L77 42L80 52L87 44', INK.brown, 2.6)}
+    </>
+  ),
+  'fruit-very-hot': (c) => (
+    <>
+      <g transform="translate(-8 4) scale(0.86)">
+        <Fruit crop={c} fill={INK.red} />
+      </g>
+      {P('M80 20C88 32 90 38 86 46C84 52 74 52 72 46C69 39 76 34 80 20Z', INK.orange)}
+    </>
+  ),
   'fruit-slow-to-colour': (c) => (
     <Fruit crop={c} fill={INK.green}>
       {clock('M76 20V11M76 20L83 24')}

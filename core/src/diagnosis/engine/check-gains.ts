@@ -91,7 +91,10 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const advises = now === '' || changes >= LEAST_CHANGE;
     const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
     // look for the leader's own mark before any treatment, unless all is settled and it would add nothing
-    const marked = proving.includes(c.code) || (isMark && !certain && (!settled || gain >= LEAST_GAIN));
+    const marked =
+      proving.includes(c.code) ||
+      (!certain && tellsOf(ctx, c)) ||
+      (isMark && !certain && (!settled || gain >= LEAST_GAIN));
     if (!marked && !(advises && gain >= (settled ? SETTLED_GAIN : LEAST_GAIN))) return [];
     const moved = asked
       .map(({ row }, i) => ({
@@ -156,6 +159,10 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
   });
   return silent.map((q) => 1 - q);
 }
+
+/** Returns whether a check is the look that tells most about something seen. */
+export const tellsOf = (ctx: CaseContext, { tells }: CheckRow): boolean =>
+  tells?.some((sign) => ctx.present.has(sign)) ?? false;
 
 /** True if the leader is almost certain. */
 export const isCertain = ({ list }: DiagnosisResult): boolean => (list[0]?.probability ?? 0) >= CERTAIN;

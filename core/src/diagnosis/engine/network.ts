@@ -8,7 +8,8 @@ import { FACTS } from '../facts.js';
 import { type Reading, type ReadingCode, READINGS, SAME_TROUBLE_BEFORE } from '../readings.js';
 import { ELSEWHERE_FACTOR, livesHere } from '../regions.js';
 import { DISORDERS } from '../tables/disorders.js';
-import type { DisorderRow, DriverLink } from '../tables/row.js';
+import { type DisorderRow, type DriverLink } from '../tables/row.js';
+import { NEARLY_ALWAYS, RARELY } from '../tables/strengths.js';
 import type { Cause, Observed } from './noisy-or.js';
 import { seenBefore } from './seen-before.js';
 import { must } from '../../units/lists.js';
@@ -77,6 +78,14 @@ const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => 
  * (judgement; the gardener would have seen more). With a sign the cap is lifted.
  */
 const MOST_PRIOR_ODDS = 0.4;
+/** How many problems show each sign more than rarely. */
+const SHOWN_BY = new Map<SignCode, number>();
+for (const row of DISORDERS)
+  for (const [sign, chance] of row.signs) if (chance > RARELY) SHOWN_BY.set(sign, (SHOWN_BY.get(sign) ?? 0) + 1);
+/** True if a sign was seen that nearly always comes with this problem, and with no other. */
+const hasOwnMark = (row: DisorderRow, ctx: CaseContext): boolean =>
+  row.signs.some(([sign, chance]) => chance >= NEARLY_ALWAYS && ctx.present.has(sign) && SHOWN_BY.get(sign) === 1);
+
 /** A sign seen at least this often with the problem is one of its own. */
 const OWN_SIGN_FROM = 0.2;
 /** Records move the odds no further than this, either way: they may be wrong, or about another plant (judgement). */
@@ -119,7 +128,9 @@ export function candidates(ctx: CaseContext, only?: ReadonlySet<DisorderCode>): 
       if (oddsFactor !== undefined) shifts.push({ code: link.reading, oddsFactor, text: link.why });
     }
     shifts.push(...seenBefore(ctx, row));
-    if (row.livesIn && livesHere(row.livesIn, ctx.case.garden) === false)
+    const outlaw = row.livesIn && livesHere(row.livesIn, ctx.case.garden) === false;
+    // what nothing else shows outweighs where it usually lives: ranges are coarse, and plants travel
+    if (row.livesIn && outlaw && !hasOwnMark(row, ctx))
       shifts.push({ code: 'region', oddsFactor: ELSEWHERE_FACTOR, text: row.livesIn.why });
     const found: DriverFound[] = [];
     const unknown: Candidate['unknown'] = [];

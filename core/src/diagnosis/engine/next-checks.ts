@@ -2,7 +2,7 @@ import { isCircumstance, isSymptom, type SignCode, signRow } from '../../records
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, CHECKS, shownBy } from '../tables/checks.js';
-import { checkGains, isCertain, isOpen, isSettled, type NextCheck } from './check-gains.js';
+import { checkGains, isCertain, isOpen, isSettled, type NextCheck, tellsOf } from './check-gains.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
@@ -40,12 +40,15 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   const byDisorder = isCertain(result) ? told.filter((c) => isStillOpen(result, proving, c)) : told;
   const byDriver = forDrivers(ctx, result, new Set(byDisorder.map((c) => c.check)));
   const found = [...byDisorder, ...byDriver];
-  const ordered = gentlestFirst(
-    found.length > 0 || isCertain(result) ? found : checkGains(ctx, result, suspected),
-  );
-  return proofsFirst(ordered, proving).slice(0, MOST_CHECKS);
+  const ordered = gentlestFirst(found.length > 0 || isCertain(result) ? found : checkGains(ctx, result, suspected));
+  // what is clear already needs its own mark, not the look that would have told it from others
+  const telling = (list[0]?.probability ?? 0) < SURE ? ordered.filter((c) => tellsOf(ctx, checkRow(c.check))) : [];
+  const first = [...proving, ...telling.map((c) => c.check)];
+  return proofsFirst(ordered, first).slice(0, MOST_CHECKS);
 }
 
+/** From here on the telling look is not put first any more (judgement: "very likely"). */
+const SURE = 0.8;
 /** A rival that explains what was seen is open between these chances (judgement). */
 const OPEN = [0.2, 0.9] as const;
 
@@ -139,5 +142,11 @@ function forDrivers(ctx: CaseContext, { list, all }: DiagnosisResult, taken: Rea
     if (row.answers.length > 0 && (!isOpen(ctx, row) || shownBy(row).every(known))) continue;
     gains.set(verdict.check, (gains.get(verdict.check) ?? 0) + link.weight * entropyBits([UNSEEN_DRIVER]));
   }
-  return [...gains].map(([check, gain]) => ({ check, gain: roundTo(gain, 3), changes: UNSEEN_DRIVER, splits: [leader.disorder], mayShow: [] }));
+  return [...gains].map(([check, gain]) => ({
+    check,
+    gain: roundTo(gain, 3),
+    changes: UNSEEN_DRIVER,
+    splits: [leader.disorder],
+    mayShow: [],
+  }));
 }

@@ -24,9 +24,11 @@ export interface CheckRow {
   needs?: readonly SignCode[];
   /** only while all of these facts hold */
   onlyWhile?: readonly FactCode[];
+  /** the look that tells most about these signs: it comes first while nothing is certain */
+  tells?: readonly SignCode[];
 }
 
-const check = <C extends string>(code: C, label: string, effort: 0 | 1 | 2, how: string, answers: readonly Answer[], when: Pick<CheckRow, 'needs' | 'onlyWhile' | 'oneOf'> = {}): CheckRow & { code: C } => ({
+const check = <C extends string>(code: C, label: string, effort: 0 | 1 | 2, how: string, answers: readonly Answer[], when: Pick<CheckRow, 'needs' | 'onlyWhile' | 'oneOf' | 'tells'> = {}): CheckRow & { code: C } => ({
   code,
   label,
   how,
@@ -174,9 +176,10 @@ export const CHECKS = [
     1,
     'Go out an hour after dark. Look at the damaged part and the soil below it.',
     any('pest-hornworm', 'pest-slug', 'pest-caterpillar', 'pest-potato-beetle', 'fruit-slime', 'leaf-droppings', 'fruit-gnawed-or-gone', 'leaf-large-missing', 'stem-cut-at-soil', 'plant-shoots-bitten'),
-    { needs: EATEN },
+    // cutworms come out at night
+    { needs: EATEN, tells: ['stem-cut-at-soil'] },
   ),
-  check('follow-ants', 'Follow the ants', 0, 'See where the ants go: they look after aphids.', any('pest-aphids', 'leaf-sticky'), { needs: ['pest-ants'] }),
+  check('follow-ants', 'Follow the ants', 0, 'See where the ants go: they look after aphids.', any('pest-aphids', 'leaf-sticky'), { needs: ['pest-ants'], tells: ['pest-ants'] }),
   check(
     'inspect-roots',
     'Look at the roots',
@@ -184,6 +187,8 @@ export const CHECKS = [
     'Tip the plant out of its pot, or dig a hand deep at the edge of the root ball. Look and smell.',
     all(/^root-|^stem-(collar|dark-band|cut|root|white-fur)/, 'pest-fungus-gnats'),
     {
+      // limp at noon in mild weather: the heat is not the cause
+      tells: ['leaf-wilt-midday-only'],
       needs: [
         ...CROOKED,
         'leaf-yellow-mushy',
@@ -211,6 +216,8 @@ export const CHECKS = [
     any('stem-brown-inside', 'stem-ooze', 'stem-dark-lesions', 'stem-white-fur', 'stem-bronzed-upward'),
     {
       needs: [...LIMP, 'leaf-yellow-one-side', 'stem-dark-lesions', 'plant-stunted'],
+      // canker
+      tells: ['leaf-scorch-one-side'],
     },
   ),
   check(

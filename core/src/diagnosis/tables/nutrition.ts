@@ -194,6 +194,7 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
     line: 'A few of the oldest leaves have done their work. The plant is healthy.',
     setting: [
       ['bearing', 2, 'an older plant'],
+      ['late-season', 2.5, 'late in the season old leaves finish'],
       ['young', 0.2, 'too young for it'],
     ],
     signs: [
@@ -206,7 +207,8 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
       needs('grown-plant', 0.1, 'too young for it'),
       starts('no-feed-in-a-kept-log', 0.25, 'no feed in an otherwise regular log'),
       needs('fed', 0.1, 'a hungry plant also yellows from below', 1.4),
-      starts('stays-wet', 0.12, 'wet roots also yellow the leaves'),
+      // a model alone does not turn an old leaf into a sick one
+      starts('wet-by-hand', 0.12, 'wet roots also yellow the leaves'),
     ],
     remedies: always('watch-only', 'prune-lower-leaves'),
     lookAlikes: { 'nitrogen-shortage': 'the whole plant goes pale', 'early-blight': 'spots with rings' },
@@ -259,7 +261,7 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
     ],
     drivers: [by('wind-or-hail', 2, 1)],
     records: [starts('storm-yesterday', 15, 'hail or a storm the day before', 0.6)],
-    remedies: always('splint-or-cut-clean', 'add-support', 'watch-only'),
+    remedies: [...always('splint-or-cut-clean'), ...against(['wind-or-hail'], 'add-support'), ...always('watch-only')],
     lookAlikes: { slugs: 'animals eat old and new leaves alike' },
     doNot: ['No spray: nothing ate it.'],
     goodToKnow: ['Torn leaves keep working.'],

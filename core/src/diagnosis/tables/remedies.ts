@@ -220,7 +220,7 @@ export const REMEDIES = [
   remedy('light-feed', 3, 'this-week', 'A light feed', 'Low in nitrogen, at half strength, on moist soil.', { dose: 'light-feed', notWhile: [HOT] }),
   remedy('nitrogen-feed', 3, 'this-week', 'A small nitrogen feed', 'Half the label dose on moist soil, then watch for a week.', {
     dose: 'light-feed',
-    notWhile: [['soil-stays-wet', 'the soil stays wet: pale leaves there do not mean hunger'], HOT],
+    notWhile: [['soil-stays-wet', 'the soil stays wet: pale leaves there do not mean hunger'], ['late-season', 'so late a feed makes leaves, not fruit'], HOT],
   }),
   remedy('bloom-feed', 3, 'this-week', 'A bloom feed later', 'Low in nitrogen, once the leaves have paled to a normal green.', { notWhile: [['fed-recently', 'it was fed within two weeks']] }),
   remedy('potassium-feed', 3, 'this-week', 'A potassium feed', 'As the test advises, starting at half strength.', { notWhile: [WET] }),
@@ -280,6 +280,7 @@ export const REMEDIES = [
   ),
   remedy('rinse-off', 4, 'today', 'Rinse the leaves', 'Use clear water in the morning to wash off the residue.'),
   remedy('sticky-trap', 4, 'this-week', 'Hang yellow sticky cards', 'A hand’s width above the plants, to see how many there are. Remove them if they catch birds or bees.'),
+  remedy('clear-weeds', 2, 'this-week', 'Clear weeds close by', 'Pull the weeds around the bed, nightshade weeds above all: pests and viruses live on them. Take them away.'),
   remedy('sow-ally-flowers', 4, 'this-week', 'Sow flowers for helpful insects', 'Alyssum, dill or coriander nearby feeds hoverflies and small wasps.'),
   remedy('slug-barrier', 4, 'today', 'Keep slugs off', 'Lay boards to lift in the morning and a dry collar of grit. Water in the morning, not at night.', { cautions: ['bait'] }),
   // 5: strong or final

@@ -15,9 +15,11 @@ export const DISORDER_CODES = [
   'pepper-dark-flush',
   'stalled-ripening',
   'watery-fruit',
+  'strong-taste',
   'hollow-fruit',
   'sprouting-seeds',
   'gold-fleck',
+  'ghost-spot',
   // flower
   'blossom-drop',
   'natural-flower-shedding',

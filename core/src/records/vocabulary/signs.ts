@@ -84,6 +84,8 @@ export const SIGNS = [
     counted: true,
   }),
   row('fruit-watery-bland', 'fruit', 'rare', 'Watery and bland', 'Mild, watery taste.'),
+  row('fruit-sharp-taste', 'fruit', 'rare', 'Tastes sharp', 'Firm, healthy fruit that tastes sharper or more sour than usual.'),
+  row('fruit-very-hot', 'fruit', 'rare', 'Hotter than usual', 'A pepper that is clearly hotter than usual for its variety.', { crop: 'pepper' }),
   row('fruit-slow-to-colour', 'fruit', 'uncommon', 'Colouring has stalled', 'Full-sized fruit that stops colouring.'),
   row('fruit-ghost-rings', 'fruit', 'telling', 'Pale ghost rings', 'Faint pale rings with a pinpoint in the middle, on healthy skin.', C),
   row('fruit-birds-eye-spots', 'fruit', 'telling', 'Bird’s-eye spots', 'Small raised brown spots, each with a white halo.', C),

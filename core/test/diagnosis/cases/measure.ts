@@ -153,7 +153,7 @@ export function table(list: readonly Outcome[]): string {
   const pairs = pairsRight(list);
   const asks = asking(list);
   return [
-    'group                    cases  first  in 3   driver  harm  | one telling sign hidden: in 3, wrongly sure, check uncovers it',
+    'group                    cases  first  in 3   driver  harm  | one telling sign hidden: in 3, wrongly sure, uncovered by one of two checks',
     ...groups.map(line),
     `pairs of the same signs, told apart by records: every member right in ${pairs.right} of ${pairs.all}`,
     `the first remedy is for what it is in ${share(list.filter(remedyIsRight).length, list.length)}; expected calibration error ${calibrationError(list).toFixed(3)}`,
