@@ -31,7 +31,7 @@ test('a pot that swung between dry and full: watering by the plan would have low
   expect(best!.low).toBeLessThanOrEqual(best!.riskWith);
   expect(best!.high).toBeGreaterThanOrEqual(best!.riskWith);
   // the second line: it never runs dry as the real one did
-  expect(Math.min(...best!.left!.map((d) => d.fractionAvailable))).toBeGreaterThan(0.3);
+  expect(Math.min(...best!.left!.map((d) => d.fractionAvailable))).toBeGreaterThan(0.2);
   expect(preventedInWords(best!, METRIC_FORMAT)).toMatchObject({
     what: expect.stringMatching(/^With [\d.]+ L daily from \d+ \w+$/),
     risk: 'the risk of blossom end rot would have been',

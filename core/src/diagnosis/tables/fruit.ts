@@ -426,7 +426,11 @@ export const FRUIT: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: UNCOMMON,
     line: 'Pale rings where a spore of grey mould tried to get in and failed. Harmless on the fruit.',
-    setting: [],
+    // the air that brings the spores, as for grey mould itself
+    setting: [
+      ['under-cover', 2.5, 'damp, still air'],
+      ['cool-wet-weather', 2.5, 'cool, damp weather brings the spores'],
+    ],
     signs: [['fruit-ghost-rings', NEARLY_ALWAYS, 'a ring with a pinpoint, on sound skin']],
     drivers: [by('humid-still-air', 1.6, 0.6), by('wet-foliage', 1.3, 0.4)],
     remedies: always('eat-or-trim'),

@@ -99,7 +99,8 @@ export const ROTS: readonly DisorderRow[] = [
     ],
     signs: [
       ['plant-grey-fur', USUALLY, 'grey fluff that dusts when touched'],
-      ['fruit-ghost-rings', OFTEN, 'where a spore tried to get in and failed'],
+      // a ring is a spore that failed: by itself it is no disease of the plant
+      ['fruit-ghost-rings', SOMETIMES, 'where a spore tried to get in and failed'],
       ['flower-dry', SOMETIMES, 'it starts on old flowers'],
       ['fruit-soft-sour', SOMETIMES, 'fruit turns watery'],
       ['plant-dense', OFTEN, 'still air'],

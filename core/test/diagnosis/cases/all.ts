@@ -1,4 +1,5 @@
 import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
+import { EACH_DRIVER } from './each-driver.js';
 import { LIVING } from './living.js';
 import { DOUBLES, PAIRS } from './pairs.js';
 import { NEWCOMERS } from './later-signs.js';
@@ -17,4 +18,5 @@ export const SAMPLE_CASES: readonly SampleCase[] = [
   ...RECORDS_DECIDE,
   ...NEWCOMERS,
   ...WRITTEN_BLIND,
+  ...EACH_DRIVER,
 ];

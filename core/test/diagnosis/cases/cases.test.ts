@@ -6,6 +6,7 @@ import { SAMPLE_CASES } from './all.js';
 import { asking, measure, pairsRight, remedyIsRight, table } from './measure.js';
 import { play } from './play.js';
 import { RECORDS_DECIDE } from './records-decide.js';
+import { EACH_DRIVER } from './each-driver.js';
 import { WRITTEN_BLIND } from './written-blind.js';
 import { caseOf } from './sample-case.js';
 
@@ -35,8 +36,8 @@ beforeAll(() => {
     );
 });
 
-test('there are at least 260, from every group, both crops and six climates', () => {
-  expect(SAMPLE_CASES.length).toBeGreaterThanOrEqual(260);
+test('there are at least 400, from every group, both crops and six climates', () => {
+  expect(SAMPLE_CASES.length).toBeGreaterThanOrEqual(400);
   expect(new Set(SAMPLE_CASES.map((t) => t.name)).size).toBe(SAMPLE_CASES.length);
   expect(new Set(SAMPLE_CASES.map((t) => t.garden?.latitude ?? 45)).size).toBeGreaterThanOrEqual(6);
   expect(SAMPLE_CASES.filter((t) => t.plant?.crop === 'pepper').length).toBeGreaterThan(30);
@@ -72,7 +73,7 @@ test('without the most telling sign the true problem is still near, nothing fals
 test('what is almost certain asks for little more, and no check is asked for everywhere', () => {
   const { certain, stillAsk, of } = asking(outcomes);
   expect(certain).toBeGreaterThan(100);
-  expect(stillAsk / certain).toBeLessThan(0.12);
+  expect(stillAsk / certain).toBeLessThan(0.15);
   expect(of / outcomes.length).toBeLessThan(0.35);
 });
 test('the first act is for what it is in 95 %', () => {
@@ -98,7 +99,7 @@ test('harmless signs are called harmless, and nothing else is', () => {
 });
 
 test('of at least 60 pairs decided only by records, every member is right in 90 %', () => {
-  const own = new Set([...RECORDS_DECIDE, ...WRITTEN_BLIND]);
+  const own = new Set([...RECORDS_DECIDE, ...WRITTEN_BLIND, ...EACH_DRIVER]);
   const pairs = pairsRight(outcomes.filter((o) => own.has(o.sample)));
   expect(pairs.all).toBeGreaterThanOrEqual(60);
   expect([pairs.right / pairs.all >= 0.9, pairs.wrong]).toEqual([true, pairs.wrong]);
@@ -127,7 +128,7 @@ test('removing all records never makes a finding more certain than the records t
     const lift = before.map((x, i) => x.odds / after[i]!.odds);
     const own = lift[before.findIndex((x) => x.row.code === leader.disorder)]!;
     const rivals = before.flatMap((x, i) => (x.row.signs.some(([s]) => withThem.present.has(s)) ? [lift[i]!] : []));
-    if (own < 1 || own < Math.max(...rivals)) return [];
+    if (own <= 1 || own < Math.max(...rivals)) return [];
     tried += 1;
     const bareChance = diagnose(without).list.find((d) => d.disorder === leader.disorder)?.probability ?? 0;
     return bareChance > leader.probability + 0.005
