@@ -47,7 +47,10 @@ test('over 2,000 cases drawn from the network the stated probabilities are hones
     });
   }
   expect(said.length).toBeGreaterThan(5000);
-  expect(calibrationError(said)).toBeLessThan(0.05);
+  const error = calibrationError(said);
+  if (process.env.SHOW_CASES)
+    process.stdout.write(`over 2,000 drawn plants the expected calibration error is ${error.toFixed(3)}\n`);
+  expect(error).toBeLessThan(0.04);
   // and it does not get there by never saying anything
   expect(said.filter((s) => s.p > 0.9).length).toBeGreaterThan(300);
   // the measure itself sees an overstatement

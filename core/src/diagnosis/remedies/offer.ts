@@ -76,7 +76,9 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): Offe
         if (d === clear[0] && offers.length === 0) heldBack ??= withheld.at(-1) ?? null;
       }
       if (because) continue;
-      if (remedy.afterMilder) hold(AFTER_MILDER, true);
+      const opposed = offers.find((o) => areOpposed(o.remedy.code, remedy.code));
+      if (opposed) hold(opposite(opposed.remedy));
+      else if (remedy.afterMilder) hold(AFTER_MILDER, true);
       else if (sprayed) hold(oneSpray(sprayed.remedy), true);
       else offers.push({ remedy, disorder, driver, link, general });
     }
@@ -117,6 +119,25 @@ function eitherWay(ctx: CaseContext, result: DiagnosisResult): Offer[] {
 }
 /** A problem less likely than this is no reason to act (judgement). */
 const RIVAL_FROM = 0.1;
+
+/** Acts that undo each other: of two problems that ask for both, the likelier decides. */
+const OPPOSED: readonly (readonly [readonly RemedyCode[], readonly RemedyCode[]])[] = [
+  [
+    ['water-now', 'even-watering', 'deep-soak', 'flush-pot', 'leach-bed'],
+    ['water-less', 'dry-tray'],
+  ],
+  [
+    ['pause-feeding'],
+    ['light-feed', 'nitrogen-feed', 'bloom-feed', 'potassium-feed', 'phosphorus-feed', 'magnesium-feed'],
+  ],
+  [['keep-shading-leaves'], ['thin-for-air', 'remove-suckers', 'top-plant']],
+  [['lime-soil', 'lime-drench'], ['sulfur-soil']],
+  [['shade-cloth', 'move-to-shade'], ['more-light']],
+];
+const areOpposed = (a: RemedyCode, b: RemedyCode): boolean =>
+  OPPOSED.some(([one, other]) => (one.includes(a) && other.includes(b)) || (one.includes(b) && other.includes(a)));
+const opposite = (first: RemedyRow): string =>
+  `“${first.label}” comes first, and the two undo each other: see what it does`;
 
 /** True if another remedy of the same problem, offered too, does the whole of what this one does in part. */
 const isReplaced = (o: Offer, offers: readonly Offer[]): boolean =>

@@ -156,7 +156,7 @@ export function table(list: readonly Outcome[]): string {
     'group                    cases  first  in 3   driver  harm  | one telling sign hidden: in 3, wrongly sure, uncovered by one of two checks',
     ...groups.map(line),
     `pairs of the same signs, told apart by records: every member right in ${pairs.right} of ${pairs.all}`,
-    `the first remedy is for what it is in ${share(list.filter(remedyIsRight).length, list.length)}; expected calibration error ${calibrationError(list).toFixed(3)}`,
+    `the first remedy is for what it is in ${share(list.filter(remedyIsRight).length, list.length)}; the chance stated lies ${calibrationError(list).toFixed(3)} below the share that is right, as each told case is decided`,
     `of ${asks.certain} almost certain findings ${asks.stillAsk} still ask; ${asks.most} is asked for in ${asks.of} of ${list.length} reports`,
   ].join('\n');
 }
