@@ -1,3 +1,4 @@
+import type { Habit } from '@candid-leaf/core/prevented';
 import type { RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import type { HarvestReport } from '@candid-leaf/core/reports';
@@ -48,6 +49,8 @@ export interface SeasonReportView {
   ended: { name: string; place: string; on: Day; because: string | null }[];
   troubles: { place: string; label: string }[];
   remedies: RemedyRow[];
+  /** the one habit that would have saved most fruit; null if no finding says so */
+  habit: Habit | null;
   /** fruit ripening indoors now, ripest first; of the current season only */
   shelf: ShelfRow[];
   /** fruit picked to cook, kg, and about how many litres of thick sauce that makes */

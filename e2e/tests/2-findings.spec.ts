@@ -1,6 +1,20 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, DEMO, noSideways, ownGarden, see, signIn, tomatoIn, watered, whatIsIt, savedIn } from './helpers.js';
+import {
+  day,
+  DEMO,
+  noSideways,
+  ofPlace,
+  ownGarden,
+  savedIn,
+  see,
+  signIn,
+  stored,
+  tomatoIn,
+  unfold,
+  watered,
+  whatIsIt,
+} from './helpers.js';
 
 const SEEN = (sign: string) => ({ sign, present: true });
 const NOT = (sign: string) => ({ sign, present: false });
@@ -197,4 +211,42 @@ test.describe('by touch', () => {
     await page.mouse.up();
     await expect(said).toBeHidden();
   });
+});
+
+test('what would have prevented it: its water is drawn, one tap makes it a rule, and the rule can go', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Tub', volumeL: 12, potMaterial: 'terracotta' }, { type: 'paste' });
+  await watered(own, plant, [25, 20, 15, 10, 5], 9);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^Fruit/, 'Dark patch at the bottom');
+  await whatIsIt(page);
+  const why = page.getByRole('region', { name: 'Why here' });
+  await expect(why.getByRole('heading', { name: 'What would have prevented it' })).toBeVisible();
+  const planned = why.getByRole('listitem').filter({ hasText: /^With [\d.]+\sL daily from/ });
+  await expect(planned).toContainText(/\d+ % instead of \d+ %/);
+  await planned.getByRole('button', { name: /instead of/ }).click();
+  await expect(page.getByText(/The risk then lies between \d+ % and \d+ %/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  // the second line
+  const line = page.locator('path[data-other]');
+  const show = planned.getByRole('button', { name: 'Show its water' });
+  if (await show.isVisible()) await show.click();
+  await expect(line).toHaveAttribute('d', /^M[\d.]+ [\d.]+L/);
+  await planned.getByRole('button', { name: 'Hide its water' }).click();
+  await expect(line).toHaveAttribute('d', '');
+  await planned.getByRole('button', { name: 'Make it a rule here' }).click();
+  await expect(planned.getByText('a rule of Tub')).toBeVisible();
+  const rules = async () =>
+    (await stored<{ places: { place: { rules: { rule: string }[] } }[] }>(page, 'view')).places[0]!.place.rules;
+  await expect.poll(rules).toMatchObject([{ rule: 'water-by-plan' }]);
+  // it stands with the pot, and goes there
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await ofPlace(page, 'Tub', 'Edit');
+  await unfold(page, /^Rules/);
+  await page.getByRole('button', { name: 'Remove: Water when the plan says' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect.poll(rules).toEqual([]);
 });

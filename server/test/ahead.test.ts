@@ -1,3 +1,4 @@
+import type { SeasonReportView } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { useApp } from './app.js';
@@ -122,6 +123,12 @@ test('what would have prevented it comes with the finding, with its second line 
   expect(planned).toMatchObject({ disorder: 'blossom-end-rot', litres: expect.any(Number) });
   expect(planned!.riskWith).toBeLessThan(planned!.risk);
   expect(planned!.left!.at(-1)!.day).toBe(TODAY);
+  // taken on, it is kept for the season's report
+  const start = { id: uuid(), disorder: 'blossom-end-rot' };
+  await g.agent.post(g.url(`/plants/${plant}/treatments`)).send(start);
+  const { habit } = (await g.agent.get(g.url('/season/report')).expect(200)).body as SeasonReportView;
+  expect(habit).toMatchObject({ findings: 1 });
+  expect(prevented.map((p) => p.change)).toContain(habit!.change);
   // another plant in another garden has nothing of it
   const other = await garden();
   const there = await other.plant(await other.place({}));

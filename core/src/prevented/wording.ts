@@ -1,6 +1,7 @@
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import type { Formatter } from '../units/formatter.js';
 import type { ChangeCode } from './changes.js';
+import type { Habit } from './habit.js';
 import type { Prevention } from './prevented.js';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -37,7 +38,7 @@ export const preventedInWords = (p: Prevention, format: Formatter): PreventedInW
 
 /** The rules that a bed or pot may get, as its page lists them. */
 export const RULES_IN_WORDS: Readonly<Record<ChangeCode, string>> = {
-  'water-by-plan': 'Water when the plan says, not by habit',
+  'water-by-plan': 'Water when the plan says',
   mulch: 'Mulch from planting on',
   'shade-cloth': 'Shade cloth in heat',
   'bigger-pot': 'Pots of the advised size',
@@ -48,3 +49,7 @@ export const RULES_IN_WORDS: Readonly<Record<ChangeCode, string>> = {
   'fed-evenly': 'Little feed, but often',
   'planted-later': 'Plant out two weeks later',
 };
+
+/** Returns the habit that would have saved most fruit, in one sentence. */
+export const habitInWords = ({ change, findings, risk, riskWith }: Habit): string =>
+  `The habit that would have saved most fruit: ${RULES_IN_WORDS[change].toLowerCase()}. It would have lowered the risk of ${findings === 1 ? 'one problem' : `${findings} problems`} from ${percent(risk)} to ${percent(riskWith)}${findings === 1 ? '' : ' on average'}.`;

@@ -16,7 +16,13 @@ const OPPOSITES: readonly (readonly [RemedyCode[], RemedyCode[]])[] = [
 ];
 function faultsOf(report: ReturnType<typeof reportOn>): string[] {
   const acts = new Set<RemedyCode>(report.remedies.map((r) => r.remedy));
-  const both = OPPOSITES.filter(([a, b]) => a.some((x) => acts.has(x)) && b.some((x) => acts.has(x)));
+  // within one problem its own steps follow each other
+  const both = OPPOSITES.filter(([a, b]) =>
+    report.remedies.some(
+      (x) =>
+        a.includes(x.remedy) && report.remedies.some((y) => b.includes(y.remedy) && y.forDisorder !== x.forDisorder),
+    ),
+  );
   const water = report.remedies.find((r) => ['water-now', 'even-watering', 'deep-soak'].includes(r.remedy));
   const next = report.water.nextWatering;
   return [

@@ -1,7 +1,7 @@
 import { reportOn } from '@candid-leaf/core/assessment';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
 import { addDays } from '@candid-leaf/core/units';
-import { aCase, ASOF, everyNDays, notSeen, seen } from '../helpers.js';
+import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
 
 /** What is asked next, what is right whichever it is, and what the headline says of an act that must wait. */
 type Change = Parameters<typeof aCase>[0];
@@ -47,6 +47,8 @@ test('if the act that ought to come first must wait, the headline says so, with 
   expect(r.headline).toBe(
     `Too much water at the roots, almost certain. Not yet “${remedyRow('water-less').label}”: ${r.heldBack!.because}.`,
   );
+  // and the finger that would end it is asked first
+  expect(r.nextChecks[0]!.check).toBe('finger-test');
   // with a finger that found it wet nothing is held back
   const felt = report(clay, seen('leaf-wilt'), seen('leaf-yellow-mushy'), seen('soil-wet-deep'));
   expect(felt.heldBack).toBeNull();

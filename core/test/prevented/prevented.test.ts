@@ -1,5 +1,11 @@
 import { assessPlace } from '@candid-leaf/core/assessment';
-import { preventedInWords, type Prevention, whatWouldHavePrevented } from '@candid-leaf/core/prevented';
+import {
+  habitInWords,
+  habitOf,
+  preventedInWords,
+  type Prevention,
+  whatWouldHavePrevented,
+} from '@candid-leaf/core/prevented';
 import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import fc from 'fast-check';
 import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
@@ -33,7 +39,7 @@ test('a pot that swung between dry and full: watering by the plan would have low
   // the second line: it never runs dry as the real one did
   expect(Math.min(...best!.left!.map((d) => d.fractionAvailable))).toBeGreaterThan(0.2);
   expect(preventedInWords(best!, METRIC_FORMAT)).toMatchObject({
-    what: expect.stringMatching(/^With [\d.]+ L daily from \d+ \w+$/),
+    what: expect.stringMatching(/^With [\d.]+\sL daily from \d+\s\w+$/),
     risk: 'the risk of blossom end rot would have been',
   });
 });
@@ -126,4 +132,22 @@ test('however the weeks went: few changes, each for the better, within its own b
     ),
     { numRuns: 25 },
   );
+});
+
+test('a season names the habit that would have saved most fruit, over all its findings', () => {
+  const by = (change: Prevention['change'], risk: number, riskWith: number) => ({ change, risk, riskWith });
+  const found = [
+    { disorder: 'blossom-end-rot' as const, prevented: [by('water-by-plan', 0.7, 0.2), by('mulch', 0.7, 0.5)] },
+    { disorder: 'ring-cracking' as const, prevented: [by('water-by-plan', 0.4, 0.1)] },
+    { disorder: 'sunscald' as const, prevented: [by('not-cut', 0.6, 0.1)] },
+    // leaves are no fruit
+    { disorder: 'early-blight' as const, prevented: [by('rain-cover', 0.9, 0)] },
+  ];
+  const habit = habitOf(found)!;
+  expect(habit).toEqual({ change: 'water-by-plan', findings: 2, risk: 0.55, riskWith: 0.15 });
+  expect(habitInWords(habit)).toBe(
+    'The habit that would have saved most fruit: water when the plan says. It would have lowered the risk of 2 problems from 55 % to 15 % on average.',
+  );
+  expect(habitOf(found.slice(3))).toBeNull();
+  expect(habitOf([])).toBeNull();
 });

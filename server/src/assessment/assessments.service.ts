@@ -2,6 +2,7 @@ import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import { addDays } from '@candid-leaf/core/units';
 import { type Prevention, whatWouldHavePrevented } from '@candid-leaf/core/prevented';
+import type { Diagnosis } from '@candid-leaf/core/diagnosis';
 import { comingRisks, type ComingRisk } from '@candid-leaf/core/risk';
 import {
   conclude,
@@ -84,11 +85,17 @@ export class Assessments {
     return own;
   }
 
-  /** Returns what would have prevented the leading finding of a plant. */
-  prevented(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity, own: PlantAssessment): Prevention[] {
+  /** Returns what would have prevented a finding of a plant, by default the leading one. */
+  prevented(
+    s: GardenSnapshot,
+    place: PlaceEntity,
+    plant: PlantEntity,
+    own: PlantAssessment,
+    finding: Diagnosis | undefined = own.report.diagnosis[0],
+  ): Prevention[] {
     const plants = livePlantsIn(s, place.id);
-    return kept(s, `prevented ${plant.id}`, placeStamp(s, place, plants), () =>
-      whatWouldHavePrevented(own.context, own.report.diagnosis[0], {
+    return kept(s, `prevented ${finding?.disorder ?? ''} ${plant.id}`, placeStamp(s, place, plants), () =>
+      whatWouldHavePrevented(own.context, finding, {
         rules: rulesOf(s, place),
         plants: Math.max(1, plants.length),
       }),

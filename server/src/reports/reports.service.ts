@@ -3,6 +3,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import type { ComparedSeason, RemedyRow, SeasonReportView, ShelfRow } from '@candid-leaf/contract';
 import { fruitGOf } from '@candid-leaf/core/varieties';
 import { onShelf, sauceLitres } from '@candid-leaf/core/harvest';
+import { habitOf } from '@candid-leaf/core/prevented';
 import { HOT_DAY_C } from '@candid-leaf/core/climate';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
 import type { Feeding, Picking, RecordData, RecordType, Watering } from '@candid-leaf/core/records';
@@ -48,7 +49,7 @@ export class ReportsService {
           .filter((y) => y.year === season.year)
           .flatMap((y) => (y.problems ?? []).map((d) => ({ place: place.name, label: disorderRow(d).label }))),
       ),
-      remedies: await this.remedies(s, season),
+      ...(await this.remedies(s, season)),
       shelf: await this.shelf(s, season),
       cooked: await this.cooked(s, season),
       compared,
@@ -122,12 +123,15 @@ export class ReportsService {
     return rows.map((r) => ({ ...r, data: JSON.parse(r.data) as T }));
   }
 
-  private async remedies(s: GardenSnapshot, season: GrowingYear): Promise<RemedyRow[]> {
+  private async remedies(
+    s: GardenSnapshot,
+    season: GrowingYear,
+  ): Promise<Pick<SeasonReportView, 'remedies' | 'habit'>> {
     const rows = await this.db.manager.find(TreatmentEntity, {
       where: { gardenId: s.garden.id, openedOn: Between(season.from, season.to) },
       order: { openedOn: 'ASC', id: 'ASC' },
     });
-    return rows.map((t) => ({
+    const remedies = rows.map((t): RemedyRow => ({
       plant: s.plants.find((p) => p.id === t.plantId)?.name ?? '',
       disorder: t.disorder,
       label: disorderRow(t.disorder).label,
@@ -137,6 +141,8 @@ export class ReportsService {
       closedOn: t.closedOn,
       outcome: t.outcome,
     }));
+    const found = rows.map((t) => ({ disorder: t.disorder, prevented: t.report.prevented ?? [] }));
+    return { remedies, habit: habitOf(found) };
   }
 
   /** Returns the sums of a season: its harvest, and the weather from first planting out to last picking. */

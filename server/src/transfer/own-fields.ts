@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { CHANGE_CODES, type ChangeCode } from '@candid-leaf/core/prevented';
 import { OUTCOMES, PLANT_ENDS, type Outcome, type PlantEnd } from '@candid-leaf/contract';
 import { REMEDIES, type Dose, type RemedyCode } from '@candid-leaf/core/diagnosis';
 import {
@@ -120,6 +121,27 @@ class FindingOwn {
   @IsArray()
   @IsIn(DISORDER_CODES, { each: true })
   lookAlikes: DisorderCode[];
+}
+
+/** What would have lowered the risk of a finding. */
+class PreventedOwn {
+  @IsIn(CHANGE_CODES)
+  change: ChangeCode;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(1)
+  risk: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(1)
+  riskWith: number;
+}
+/** The same, as a list that may be missing. */
+class PreventionsOwn {
+  @IsListOf(() => PreventedOwn, { most: CHANGE_CODES.length, optional: true })
+  prevented?: PreventedOwn[];
 }
 
 /** A treatment, which a page only starts and answers. */
@@ -245,6 +267,7 @@ export function checkTreatment(row: Row): void {
     ['disorder', 'probability', 'explains', 'evidence', 'drivers', 'lookAlikes'],
     report.finding as Row,
   );
+  ownFields(PreventionsOwn, ['prevented'], report);
   if (!isSteps(report.taken, isRemedy)) throw fault('taken', 'names a remedy that is not in the handbook');
   if (!isSteps(report.later, (r) => typeof r === 'object' && r !== null && isRemedy((r as Row).remedy)))
     throw fault('later', 'names a remedy that is not in the handbook');

@@ -1,5 +1,6 @@
 import type { Outcome } from '@candid-leaf/contract';
 import type { Diagnosis, Remedy, RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { PreventedThen } from '@candid-leaf/core/prevented';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
@@ -11,6 +12,8 @@ export interface FindingThen {
   later?: Remedy[][];
   /** remedies started at each step so far */
   taken?: RemedyCode[][];
+  /** what would have lowered its risk, as it was then */
+  prevented?: PreventedThen[];
 }
 
 /** A treated finding: stored with its evidence and its result. */

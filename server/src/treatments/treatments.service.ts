@@ -84,13 +84,20 @@ export class TreatmentsService {
       const s = await this.snapshots.load(gardenId, m);
       const plant = s.plants.find((p) => p.id === plantId);
       if (!plant) throw notFound('plant');
-      const { report } = await this.assessments.ofPlant(s, plant);
+      const own = await this.assessments.ofPlant(s, plant);
+      const { report } = own;
       const finding = report.diagnosis.find((d) => d.disorder === input.disorder);
       const ladder = ladderOf(report, input.disorder);
       const now = report.remedies.filter((r) => r.forDisorder === input.disorder && r.step <= 1);
       const [first] = now;
       if (!finding || !first)
         throw badRequest([{ path: 'disorder', reason: `${input.disorder} is not a current finding on this plant` }]);
+      const place = s.places.find((p) => p.id === plant.placeId);
+      const prevented = place
+        ? this.assessments
+            .prevented(s, place, plant, own, finding)
+            .map(({ change, risk, riskWith }) => ({ change, risk, riskWith }))
+        : [];
       const treatment = m.create(TreatmentEntity, {
         id: input.id,
         gardenId,
@@ -99,7 +106,7 @@ export class TreatmentsService {
         openedOn: s.today,
         followUpOn: first.followUpOn,
         successIs: first.successIs,
-        report: { headline: report.headline, finding, later: ladder, taken: [now.map((r) => r.remedy)] },
+        report: { headline: report.headline, finding, later: ladder, taken: [now.map((r) => r.remedy)], prevented },
         remedies: now.map((r) => r.remedy),
         step: 1,
         closedOn: null,

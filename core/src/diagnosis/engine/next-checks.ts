@@ -2,7 +2,7 @@ import { isCircumstance, isSymptom, type SignCode, signRow } from '../../records
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, CHECKS, shownBy } from '../tables/checks.js';
-import { checkGains, isCertain, isOpen, isSettled, type NextCheck, tellsOf } from './check-gains.js';
+import { checkGains, isCertain, isOpen, type NextCheck, tellsOf } from './check-gains.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
@@ -14,7 +14,7 @@ const MOST_CHECKS = 5;
 const UNSEEN_DRIVER = 0.25;
 /** A problem no one reported is looked for when the records alone make it this likely (judgement). */
 const SUSPECTED_FROM = 0.1;
-/** Beside a settled finding, only a problem this likely from the records is worth another look. */
+/** Beside a clear finding, only a problem this likely from the records is worth another look. */
 const SUSPECTED_BESIDE = 0.25;
 
 /**
@@ -26,7 +26,8 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   // the soil alone asks for nothing; a place on the plant asks what is there
   if (list.length === 0 && ![...ctx.present].some((sign) => isSymptom(sign) || isCircumstance(sign))) return [];
   const pointedAt = all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
-  const suspect = isSettled(result) ? SUSPECTED_BESIDE : SUSPECTED_FROM;
+  const isClear = (list[0]?.probability ?? 0) >= CLEAR_FROM;
+  const suspect = isClear ? SUSPECTED_BESIDE : SUSPECTED_FROM;
   const suspected = all.filter((_, i) => at(marginals, i) >= suspect);
   // a circumstance may point to a problem through a driver alone: still air at the flowers, to flower drop
   const through = all.filter((c) => c.found.some((f) => f.verdict.because.some((b) => b.record === 'sign')));

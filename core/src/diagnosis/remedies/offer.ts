@@ -76,7 +76,8 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): Offe
         if (d === clear[0] && offers.length === 0) heldBack ??= withheld.at(-1) ?? null;
       }
       if (because) continue;
-      const opposed = offers.find((o) => areOpposed(o.remedy.code, remedy.code));
+      // within one problem its own steps follow each other
+      const opposed = offers.find((o) => o.disorder !== disorder && areOpposed(o.remedy.code, remedy.code));
       if (opposed) hold(opposite(opposed.remedy));
       else if (remedy.afterMilder) hold(AFTER_MILDER, true);
       else if (sprayed) hold(oneSpray(sprayed.remedy), true);

@@ -100,6 +100,7 @@ export const REMEDIES = [
     fruit: true,
   }),
   // 1: water, cover, handle
+  remedy('eat-it', 0, 'today', 'Eat it', 'It is sound: eat it as it is.', { note: true, fruit: true }),
   remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', {
     dose: 'next-watering',
     acts: 'watering',

@@ -521,7 +521,7 @@ export const EACH_DRIVER: readonly SampleCase[] = [
       },
       {
         name: 'cold nights',
-        weather: (b) => [9, 20, 0],
+        weather: () => [9, 20, 0],
         records: kept,
         truth: ['blossom-drop'],
         driver: 'cold-nights',
@@ -766,7 +766,7 @@ export const EACH_DRIVER: readonly SampleCase[] = [
     [
       {
         name: 'dry heat',
-        weather: (b) => [22, 36, 0, { rhMeanPct: 35 }],
+        weather: () => [22, 36, 0, { rhMeanPct: 35 }],
         records: { watering: every(2, 7) },
         truth: ['spider-mites'],
         driver: 'hot-days',
@@ -1153,7 +1153,7 @@ export const EACH_DRIVER: readonly SampleCase[] = [
       },
       {
         name: 'in cold nights',
-        weather: (b) => [9, 20, 0],
+        weather: () => [9, 20, 0],
         records: kept,
         truth: ['blossom-drop', 'powdery-mildew'],
         driver: 'cold-nights',

@@ -1,4 +1,5 @@
 import type { SeasonReportView, SeasonView } from '@candid-leaf/contract';
+import { habitInWords } from '@candid-leaf/core/prevented';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { salvageRow } from '@candid-leaf/core/harvest';
@@ -105,6 +106,7 @@ const named = (list: readonly DisorderCode[]): string => list.map((d) => disorde
 function promptsOf(r: SeasonReportView, kilograms: (kg: number) => string): string[] {
   const lost = r.harvest.losses.slice(0, 3);
   return [
+    ...(r.habit ? [habitInWords(r.habit)] : []),
     ...r.troubles.map((t) => `${t.label} in ${t.place}.`),
     ...r.remedies.flatMap((t) =>
       t.outcome

@@ -1,3 +1,4 @@
+import { habitInWords } from '@candid-leaf/core/prevented';
 import type { ComparedSeason, SeasonReportView } from '@candid-leaf/contract';
 import { roundTo } from '@candid-leaf/core/units';
 import { useFormat } from '../../../lib/garden-context';
@@ -49,6 +50,7 @@ export function Remedies({ report: r, file }: { report: SeasonReportView; file: 
       ])}
       none="No remedies were started."
     >
+      {r.habit && <p className="mt-1 max-w-prose">{habitInWords(r.habit)}</p>}
       {r.troubles.length > 0 && (
         <p className="mt-1 text-soft">
           By bed or pot: {r.troubles.map((t) => `${t.label.toLowerCase()} in ${t.place}`).join(', ')}.
