@@ -40,7 +40,7 @@ const garden = {
   weekStart: 'monday',
   dateForm: 'd MMMM',
 } as const;
-const view = viewOfCase(plantCase, reportOn(plantCase), garden);
+const view = viewOfCase(plantCase, { report: reportOn(plantCase), prevented: [], coming: [] }, garden);
 
 test('one entry a day, four weeks back to a week ahead, with waterings added up', () => {
   const days = chartDays(view);
@@ -67,7 +67,7 @@ test('a dry finger draws the line down to its end, a wet one up: from the estima
       ...fileOf,
       records: { ...fileOf.records, watering, soilChecks: [{ date: TODAY, feel }] },
     });
-    const days = chartDays(viewOfCase(checked, reportOn(checked), garden));
+    const days = chartDays(viewOfCase(checked, { report: reportOn(checked), prevented: [], coming: [] }, garden));
     return days.find((d) => d.day === TODAY)!;
   };
   const dry = after('dry', 10);

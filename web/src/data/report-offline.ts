@@ -1,6 +1,7 @@
 import type { PlantView, RecordDto } from '@candid-leaf/contract';
 import type { CaseFile } from '@candid-leaf/core/casefile';
 import { observationsOf, RECORD_TYPES } from '@candid-leaf/core/records';
+import { DEFAULT_METHOD } from '@candid-leaf/core/water';
 import type { QueryClient } from '@tanstack/react-query';
 import type { CaseAsked, CaseRead } from '../workers/case.worker';
 import { plantCaseQuery, plantViewQuery } from './plants';
@@ -35,11 +36,21 @@ export function assessHere(client: QueryClient, gardenId: string, plantId: strin
   running.set(plantId, worker);
   worker.onmessage = ({ data }: MessageEvent<CaseRead>) => {
     worker.terminate();
-    if (data.ok) client.setQueryData<PlantView>(ofView, (now) => now && { ...now, report: data.report });
+    if (data.ok)
+      client.setQueryData<PlantView>(ofView, (now) => {
+        const { report, prevented, coming } = data;
+        return now && { ...now, report, prevented, coming };
+      });
   };
   worker.onerror = () => worker.terminate();
   const { units, dateForm } = view.garden;
-  worker.postMessage({ text: JSON.stringify(file), units, dateForm, forecast: forecastOf(view) } satisfies CaseAsked);
+  worker.postMessage({
+    text: JSON.stringify(file),
+    units,
+    dateForm,
+    forecast: forecastOf(view),
+    rules: rulesOf(view),
+  } satisfies CaseAsked);
 }
 
 const forecastOf = (view: PlantView): NonNullable<CaseAsked['forecast']> =>
@@ -55,3 +66,12 @@ const forecastOf = (view: PlantView): NonNullable<CaseAsked['forecast']> =>
       windMs,
       solarMj,
     }));
+
+/** How its bed or pot is watered, as the server reads it; shared limits are left to it. */
+const rulesOf = ({ place }: PlantView): NonNullable<CaseAsked['rules']> => ({
+  method: place.watering?.method ?? DEFAULT_METHOD,
+  irrigation: place.irrigation ?? null,
+  moisture: place.watering?.moisture ?? null,
+  drierRipening: place.watering?.drierRipening ?? false,
+  allowedDays: place.watering?.allowedDays ?? null,
+});

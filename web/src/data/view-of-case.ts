@@ -1,5 +1,4 @@
 import type { GardenDto, PlaceDto, PlantDto, PlantView, RecordDto, WeatherDto } from '@candid-leaf/contract';
-import type { Report } from '@candid-leaf/core/assessment';
 import {
   CASE_LISTS,
   type Inspection,
@@ -39,7 +38,11 @@ const NOTHING_KNOWN: PlantView['stands'] = { limp: false, ailing: [], load: null
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** Turns a case into a plant's view, so the same page can show it. */
-export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenDto): PlantView {
+export function viewOfCase(
+  plantCase: PlantCase,
+  { report, prevented, coming }: Pick<PlantView, 'report' | 'prevented' | 'coming'>,
+  reader: GardenDto,
+): PlantView {
   const { garden, place, plant, records, observations, asOf } = plantCase;
   const given = CASE_LISTS.flatMap(({ kind, list }) => records[list].map((data, i) => recordOf(kind, i, data)));
   const looks = looksOf(observations).map((data, i) => recordOf('inspection', i, data));
@@ -60,8 +63,8 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     },
     ended: null,
     report,
-    prevented: [],
-    coming: [],
+    prevented,
+    coming,
     weather: records.weather.map(weatherOf),
     records: [...given, ...looks].sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)),
     treatments: [],

@@ -200,11 +200,13 @@ export function WhyPanel({ view, leader, driver, onDriver, ...change }: WhyProps
   return (
     <Panel label="Why here">
       <h2 className="text-xl">Why here</h2>
-      {leader.drivers.length > 0 && <p className="text-sm text-soft">Touch a reason to highlight its days.</p>}
+      {leader.drivers.length > 0 && (
+        <p className="text-sm text-soft max-sm:hidden">Touch a reason to highlight its days.</p>
+      )}
       {leader.drivers.length === 0 ? (
         <p className="text-soft">{why[0]}</p>
       ) : (
-        <ul className="mt-1 flex flex-col gap-1">
+        <ul className="flex flex-col gap-1 sm:mt-1">
           {leader.drivers.slice(0, MOST_REASONS).map((d, i) => (
             <li key={d.driver}>
               <button
@@ -324,7 +326,7 @@ function Evidence({ d }: { d: Diagnosis }) {
   const shown = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
   if (shown.length === 0) return null;
   return (
-    <Unfold className="mt-2" look="quiet" title="Other evidence for and against it">
+    <Unfold className="sm:mt-2" look="quiet" title="Other evidence for and against it">
       {() => (
         <ul className="mt-1 flex flex-col gap-0.5">
           {shown.map((e) => (

@@ -70,9 +70,10 @@ export const PlantStory = memo(function PlantStory({ view, fromOther = false, ne
   const reading = fromOther || ended !== null || !may('record');
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
-  // the best change that moves the water is drawn until another is chosen
+  const wide = useWide();
+  // the best change that moves the water is drawn until another is chosen; on a phone the list is folded, and so is it
   const [change, setChange] = useState<Prevention['change'] | null | undefined>(undefined);
-  const shown = view.prevented.find((p) => (change === undefined ? p.left : p.change === change)) ?? null;
+  const shown = view.prevented.find((p) => (change === undefined ? wide && p.left : p.change === change)) ?? null;
   const other = useMemo(() => lineOf(shown), [shown]);
   const leader = leaderOf(view);
   const turn = useTurns(TURNS);

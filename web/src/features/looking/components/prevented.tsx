@@ -8,6 +8,8 @@ import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Explained } from '../../../ui/explained';
+import { Unfold } from '../../../ui/unfold';
+import { useWide } from '../../../ui/use-wide';
 import { useWrite } from '../../../ui/use-write';
 
 interface Props {
@@ -22,49 +24,64 @@ interface Props {
 export const lineOf = (p: Prevention | null): ReadonlyMap<Day, number> =>
   new Map((p?.left ?? []).map((d) => [d.day, Math.round(d.fractionAvailable * 100)]));
 
-/** Changes that would have lowered the risk most; one tap makes one a rule of the bed. */
-export function Prevented({ view, shown, onShow, reading }: Props) {
+const TITLE = 'What would have prevented it';
+
+/** Changes that would have lowered the risk most; one tap makes one a rule of the bed. Folded on a phone. */
+export function Prevented(props: Props) {
+  const wide = useWide();
+  if (props.view.prevented.length === 0) return null;
+  if (!wide)
+    return (
+      <Unfold look="quiet" title={TITLE}>
+        {() => <Changes {...props} />}
+      </Unfold>
+    );
+  return (
+    <>
+      <h3 className="mt-3 font-body font-semibold">{TITLE}</h3>
+      <Changes {...props} />
+    </>
+  );
+}
+
+function Changes({ view, shown, onShow, reading }: Props) {
   const format = useFormat();
   const may = useMay();
   const { prevented, place } = view;
-  if (prevented.length === 0) return null;
   const rules = new Set((place.rules ?? []).map((r) => r.rule));
   return (
-    <>
-      <h3 className="mt-3 font-body font-semibold">What would have prevented it</h3>
-      <ul className="mt-1 flex flex-col gap-1">
-        {prevented.map((p, i) => {
-          const { what, risk, numbers, range } = preventedInWords(p, format);
-          const on = shown?.change === p.change;
-          return (
-            <li key={p.change}>
-              <p className="leading-snug">
-                <strong>{what}</strong>
-                {i === 0 ? `, ${risk} ` : ': '}
-                <Explained says={numbers}>
-                  <p>
-                    The same weeks were run again with this one change. The risk then lies {range}: how much each cause
-                    counts, and what a can holds, is not known exactly.
-                  </p>
-                </Explained>
-                .
-              </p>
-              <Risks p={p} />
-              <div className="flex flex-wrap items-center gap-x-1 print:hidden">
-                {p.left && (
-                  <Button look="quiet" className="-ml-4" aria-pressed={on} onClick={() => onShow(on ? null : p.change)}>
-                    {on ? 'Hide its water' : 'Show its water'}
-                  </Button>
-                )}
-                {!reading && may('keep') && (
-                  <MakeRule view={view} rule={p.change} made={rules.has(p.change)} first={!p.left} />
-                )}
-              </div>
-            </li>
-          );
-        })}
-      </ul>
-    </>
+    <ul className="mt-1 flex flex-col gap-1">
+      {prevented.map((p, i) => {
+        const { what, risk, numbers, range } = preventedInWords(p, format);
+        const on = shown?.change === p.change;
+        return (
+          <li key={p.change}>
+            <p className="leading-snug">
+              <strong>{what}</strong>
+              {i === 0 ? `, ${risk} ` : ': '}
+              <Explained says={numbers}>
+                <p>
+                  The same weeks were run again with this one change. The risk then lies {range}: how much each cause
+                  counts, and what a can holds, is not known exactly.
+                </p>
+              </Explained>
+              .
+            </p>
+            <Risks p={p} />
+            <div className="flex flex-wrap items-center gap-x-1 print:hidden">
+              {p.left && (
+                <Button look="quiet" className="-ml-4" aria-pressed={on} onClick={() => onShow(on ? null : p.change)}>
+                  {on ? 'Hide its water' : 'Show its water'}
+                </Button>
+              )}
+              {!reading && may('keep') && (
+                <MakeRule view={view} rule={p.change} made={rules.has(p.change)} first={!p.left} />
+              )}
+            </div>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

@@ -58,7 +58,7 @@ function Neighbour() {
 
 function NeighbourPlant({ read }: { read: Extract<CaseRead, { ok: true }> }) {
   const garden = useGarden();
-  const view = viewOfCase(read.plantCase, read.report, garden);
+  const view = viewOfCase(read.plantCase, read, garden);
   return (
     <GardenContext.Provider value={view.garden}>
       <PlantStory view={view} fromOther />

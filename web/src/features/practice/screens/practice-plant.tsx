@@ -102,6 +102,9 @@ interface DrawnProps {
 /** Part of the plant that a sign stands on; a circumstance has none. */
 const partOf = (sign: SignCode): Part[] => (signRow(sign).kind === 'sign' ? [signRow(sign).parts[0]!] : []);
 
+/** Neither what would have prevented it nor what is coming is told: both would give the answer away. */
+const NOTHING_TOLD = { prevented: [], coming: [] };
+
 /** Two columns on a desk, one on a phone with records before checks. */
 const COLUMN = 'contents lg:flex lg:min-w-0 lg:flex-col lg:gap-4';
 
@@ -111,7 +114,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
   const { data } = useQuery(practiceQuery);
   const { plantCase, report, judged, choices, first } = shown;
   const { crop } = plantCase.plant;
-  const view = viewOfCase(plantCase, report, reader);
+  const view = viewOfCase(plantCase, { report, ...NOTHING_TOLD }, reader);
   const answers = data?.answers ?? [];
   const own = answers.filter((a) => a.theme === theme);
   const after =
