@@ -125,7 +125,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
       <About of={plantCase} seed={theme === 'mixed' ? null : seed} again={!guess && own.some((a) => a.seed === seed)} />
       <div className="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
         <div className={COLUMN}>
-          <Panel title="What you see" className="order-1">
+          <Panel title="What you see" className="order-1 min-w-0">
             <PlantDrawing plant={view.plant} ailing={first.flatMap(partOf)} bare className="mx-auto h-44" />
             <ul className="mt-3 flex flex-wrap justify-center gap-2">
               {first.map((sign) => (
@@ -136,7 +136,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
               ))}
             </ul>
           </Panel>
-          <div className="order-3">
+          <div className="order-3 min-w-0">
             <CloserLook shown={shown} onCheck={guess ? null : onCheck} />
           </div>
         </div>
