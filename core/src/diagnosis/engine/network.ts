@@ -128,9 +128,9 @@ export function candidates(ctx: CaseContext, only?: ReadonlySet<DisorderCode>): 
       if (oddsFactor !== undefined) shifts.push({ code: link.reading, oddsFactor, text: link.why });
     }
     shifts.push(...seenBefore(ctx, row));
-    const outlaw = row.livesIn && livesHere(row.livesIn, ctx.case.garden) === false;
+    const elsewhere = row.livesIn && livesHere(row.livesIn, ctx.case.garden) === false;
     // what nothing else shows outweighs where it usually lives: ranges are coarse, and plants travel
-    if (row.livesIn && outlaw && !hasOwnMark(row, ctx))
+    if (row.livesIn && elsewhere && !hasOwnMark(row, ctx))
       shifts.push({ code: 'region', oddsFactor: ELSEWHERE_FACTOR, text: row.livesIn.why });
     const found: DriverFound[] = [];
     const unknown: Candidate['unknown'] = [];

@@ -96,7 +96,7 @@ const GENTLE_RUNGS = 2;
  */
 function eitherWay(ctx: CaseContext, result: DiagnosisResult): Offer[] {
   const rivals = result.list.filter((x) => x.explains.length > 0 && x.probability >= RIVAL_FROM);
-  const calls = new Map<RemedyCode, { offer: Offer; miss: number; of: number }>();
+  const calls = new Map<RemedyCode, { offer: Offer; miss: number }>();
   for (const d of rivals) {
     const disorder = disorderRow(d.disorder);
     for (const { link, driver } of answering(ctx, disorder, d)) {
@@ -108,11 +108,11 @@ function eitherWay(ctx: CaseContext, result: DiagnosisResult): Offer[] {
       calls.set(link.remedy, {
         offer: known?.offer ?? { remedy, disorder, driver, link, general: true, either: true },
         miss: (known?.miss ?? 1) * (1 - d.probability),
-        of: (known?.of ?? 0) + 1,
       });
     }
   }
-  const shared = [...calls.values()].filter((c) => c.of > 1 && 1 - c.miss >= CLEAR_FROM);
+  // each rival alone is under that, so at least two ask for it
+  const shared = [...calls.values()].filter((c) => 1 - c.miss >= CLEAR_FROM);
   return shared
     .sort((a, b) => a.offer.remedy.rung - b.offer.remedy.rung || a.miss - b.miss)
     .slice(0, 1)

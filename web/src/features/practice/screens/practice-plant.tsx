@@ -126,7 +126,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
       <div className="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
         <div className={COLUMN}>
           <Panel title="What you see" className="order-1 min-w-0">
-            <PlantDrawing plant={view.plant} ailing={first.flatMap(partOf)} bare className="mx-auto h-44" />
+            <PlantDrawing plant={view.plant} ailing={first.flatMap(partOf)} bare className="mx-auto h-44 max-w-full" />
             <ul className="mt-3 flex flex-wrap justify-center gap-2">
               {first.map((sign) => (
                 <li key={sign} className="w-24 text-center text-sm leading-4.5">
@@ -144,7 +144,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
           <div className="order-2 min-w-0">
             <PlantCharts view={view} lit={lit} />
           </div>
-          <div className="order-4">
+          <div className="order-4 min-w-0">
             {judged && guess ? (
               <Verdict
                 judged={judged}
