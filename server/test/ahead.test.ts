@@ -14,7 +14,7 @@ async function garden() {
   return { ...g, ahead };
 }
 
-test('blight weather is told on the plant’s page, the day before, in the open', async () => {
+test('blight weather is on the plant’s page the day before, in the open', async () => {
   const g = await garden();
   const open = await g.place({ name: 'Open' });
   const inside = await g.place({ name: 'Inside', cover: 'glasshouse', vents: 'open' });
@@ -73,6 +73,26 @@ test('a rule of a bed: once of each, asked for while it is not followed, and gon
   expect(bad.status).toBe(400);
   expect(bad.body.faults[0].path).toBe('rules[0].rule');
   expect((await g.view()).places[0]!.place.rules).toEqual([rule]);
+});
+
+test('the rule of a rain cover reminds before rain that is likely enough, until it is on', async () => {
+  const g = await garden();
+  const bed = await g.place({ name: 'Long bed' });
+  await g.plant(bed, { stage: 'vegetative' });
+  await g.changePlace(bed, { rules: [{ rule: 'rain-cover', since: TODAY }] });
+  const titles = async () => (await g.ahead()).map((t) => t.title).filter((t) => t.startsWith('Put the rain cover'));
+  try {
+    app.station.ahead = { rainMm: 12, rainChancePct: 50 };
+    await g.weather();
+    expect(await titles()).toEqual([]);
+    app.station.ahead = { rainMm: 12, rainChancePct: 90 };
+    await g.weather();
+    expect(await titles()).toEqual(['Put the rain cover on: Long bed']);
+    await g.record('covering', { placeId: bed }, { date: TODAY, what: 'roof', did: 'on' });
+    expect(await titles()).toEqual([]);
+  } finally {
+    app.station.ahead = {};
+  }
 });
 
 test('a finding that was taken on counts for the next plant of its variety, and for no other', async () => {

@@ -5,7 +5,8 @@ import { LEAF_LOSS_WITHIN_DAYS } from '../pruning/leaf-loss.js';
 import type { Feeding } from '../records/care-records.js';
 import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
-import { spellOn } from '../records/spells.js';
+import { spellOn, USUAL_SHADE_PCT } from '../records/spells.js';
+import { MULCH_DEPTH_CM } from '../soil/mulch-plan.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { potSizeFor } from '../water/pot-size.js';
 
@@ -41,8 +42,7 @@ export interface Changed {
 
 /** Days that the longest look back of a driver reaches; earlier days change nothing. */
 export const REACH_DAYS = 64;
-const MULCH_MM = 60;
-const SHADE_PCT = 30;
+const MULCH_MM = 10 * MULCH_DEPTH_CM;
 /** "Planted out two weeks later". */
 const LATER_DAYS = 14;
 /** A cut smaller than this share of the leaves is no cause, %. */
@@ -77,9 +77,9 @@ const shadeCloth: Change = (ctx) => {
   if (!hot || coverOf(place) === 'indoors' || spellOn(place.shade, hot.date)) return null;
   const kept = (place.shade ?? []).filter((s) => s.to != null && s.to < hot.date);
   return {
-    case: { ...ctx.case, place: { ...place, shade: [...kept, { from: hot.date, blockPct: SHADE_PCT }] } },
+    case: { ...ctx.case, place: { ...place, shade: [...kept, { from: hot.date, blockPct: USUAL_SHADE_PCT }] } },
     from: hot.date,
-    size: SHADE_PCT,
+    size: USUAL_SHADE_PCT,
     water: true,
   };
 };

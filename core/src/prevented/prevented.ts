@@ -64,6 +64,7 @@ export function whatWouldHavePrevented(
   if (!actual) return [];
   const risk = chanceOf(actual.oddsByRecords);
   const world = worldOf(ctx);
+  const lessOrMore = remembered(() => LITRES_DOUBT.map((share) => poured(world, own, share)));
   const tried = changesOf(world, own).flatMap((changed) => {
     const change = compared(world, changed, leader.disorder);
     const riskWith = change && chanceOf(actual.oddsByRecords * change.ratio);
@@ -73,7 +74,7 @@ export function whatWouldHavePrevented(
     .sort((a, b) => a.riskWith - b.riskWith)
     .slice(0, MOST_SHOWN)
     .map(({ changed, ratio, other, riskWith }): Prevention => {
-      const ratios = [ratio, ...doubts(world, own, changed, leader.disorder, ratio)];
+      const ratios = [ratio, ...doubts(changed, leader.disorder, ratio, lessOrMore)];
       const risks = ratios.map((r) => chanceOf(actual.oddsByRecords * r));
       return {
         change: changed.change,
@@ -165,18 +166,31 @@ function compared(world: World, changed: Changed & { balance?: Balance }, proble
   return a && b ? { ratio: b.oddsByRecords / a.oddsByRecords, other } : null;
 }
 
+/** The same weeks with more or less in each can, and every change of them. */
+interface Poured {
+  world: World;
+  changes: ReturnType<typeof changesOf>;
+}
+
+function poured({ ctx }: World, own: PlaceOfCase, share: number): Poured {
+  const watering = ctx.case.records.watering.map((w) => (w.litres ? { ...w, litres: w.litres * share } : w));
+  const world = worldOf({ ...ctx, case: withWatering(ctx.case, watering) });
+  return { world, changes: changesOf(world, own) };
+}
+
+/** Runs something when it is first asked for, and once. */
+function remembered<T>(make: () => T): () => T {
+  let made: { value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
 /** Returns the ratio again with every driver stronger or weaker, and with more or less in each can. */
-function doubts(world: World, own: PlaceOfCase, changed: Changed, problem: DisorderCode, ratio: number): number[] {
+function doubts(changed: Changed, problem: DisorderCode, ratio: number, lessOrMore: () => Poured[]): number[] {
   const byFactor = FACTOR_DOUBT.map((exponent) => ratio ** exponent);
   if (!changed.water) return byFactor;
-  const byLitres = LITRES_DOUBT.flatMap((share) => {
-    const poured = withWatering(
-      world.ctx.case,
-      world.ctx.case.records.watering.map((w) => (w.litres ? { ...w, litres: w.litres * share } : w)),
-    );
-    const again = worldOf({ ...world.ctx, case: poured });
-    const there = changesOf(again, own).find((x) => x.change === changed.change);
-    const change = there && compared(again, there, problem);
+  const byLitres = lessOrMore().flatMap(({ world, changes }) => {
+    const there = changes.find((x) => x.change === changed.change);
+    const change = there && compared(world, there, problem);
     return change ? [change.ratio] : [];
   });
   return [...byFactor, ...byLitres];

@@ -21,7 +21,7 @@ const MULCH_MM = 50;
 /** Weeds laid on the soil, mm (judgement). */
 const WEEDS_MM = 20;
 /** The usual shade cloth for tomatoes and peppers, % (common practice: 30 to 40). */
-const SHADE_PCT = 30;
+export const USUAL_SHADE_PCT = 30;
 
 /** Mulch, shade and rain cover of a bed or pot. */
 export interface Spells {
@@ -59,7 +59,8 @@ export function spellsWith(
         from,
         on ? { from, depthMm: (c.depthCm ?? MULCH_MM / 10) * 10, kind: c.material ?? 'mulch' } : null,
       );
-    else if (c.what === 'shade') shade = replaced(shade, from, on ? { from, blockPct: c.blockPct ?? SHADE_PCT } : null);
+    else if (c.what === 'shade')
+      shade = replaced(shade, from, on ? { from, blockPct: c.blockPct ?? USUAL_SHADE_PCT } : null);
     else if (c.what === 'roof') roofed = replaced(roofed, from, on ? { from } : null);
   }
   for (const w of weeds)

@@ -5,11 +5,10 @@ import { weatherInPlace } from '../climate/weather-in-place.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { frostFrom, hardSpells, NEWLY_PLANTED_DAYS } from '../season/hard-weather.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
-import { roundTo } from '../units/rounding.js';
 import type { ForecastWeather } from '../water/expected-weather.js';
-import type { WeekPlan } from '../water/plan.js';
-import { type BlightPeriod, blightPeriods, type BlightRule } from './late-blight.js';
-import { mouldDue } from './grey-mould.js';
+import { WEEK_DAYS, type WeekPlan } from '../water/plan.js';
+import { BLIGHT_RULES, type BlightPeriod, blightPeriods, type BlightRule, LEAST_NIGHT_C } from './late-blight.js';
+import { MOULD, mouldDue } from './grey-mould.js';
 import { isCovered, isRainedOn, NETWORK_RISKS, type NetworkRisk, type PreventiveAct } from './rows.js';
 import { SEVERITY_DUE, severityDue } from './tom-cast.js';
 import { weekAhead } from './week-ahead.js';
@@ -113,7 +112,7 @@ const likeliestOf = ({ disorders }: NetworkRisk, known: Times): { disorder: Diso
 /** The days of the case and those ahead, outdoors or where the plant grows. */
 const wholeOf = ({ case: c }: CaseContext, forecast: readonly ForecastWeather[]) => [
   ...c.records.weather,
-  ...forecast.filter((f) => f.date > c.asOf && f.date <= addDays(c.asOf, 7)),
+  ...forecast.filter((f) => f.date > c.asOf && f.date <= addDays(c.asOf, WEEK_DAYS)),
 ];
 
 /** Days within which a rule that was met already is no news: who was warned last week is looking (judgement). */
@@ -141,9 +140,7 @@ function lateBlight(ctx: CaseContext, forecast: readonly ForecastWeather[]): Com
     disorder: 'late-blight',
     on: hutton.on,
     times: null,
-    rule: smith
-      ? 'Hutton criteria and a Smith period: two days from 10 °C up, each with 11 hours of humid air'
-      : 'Hutton criteria: two days from 10 °C up, each with 6 hours of humid air',
+    rule: `${smith ? 'Hutton criteria and a Smith period' : 'Hutton criteria'}: two days from ${ctx.format.temperature(LEAST_NIGHT_C)} up, each with ${BLIGHT_RULES[smith ? 'smith' : 'hutton']} hours of humid air`,
     act: 'keep-leaves-dry',
     actOn: notBefore(addDays(hutton.on, -1), asOf),
     litres: null,
@@ -186,7 +183,7 @@ function greyMould(ctx: CaseContext, forecast: readonly ForecastWeather[]): Comi
     disorder: 'grey-mould',
     on,
     times: null,
-    rule: 'two days with six hours of air above 93 % at 10 to 25 °C',
+    rule: `two days with ${MOULD.hours} hours of air above ${MOULD.humidPct} % at ${ctx.format.temperature(MOULD.fromC)} to ${ctx.format.temperature(MOULD.toC)}`,
     act: 'air-out',
     actOn: notBefore(addDays(on, -1), asOf),
     litres: null,
@@ -197,7 +194,7 @@ function frost(ctx: CaseContext, forecast: readonly ForecastWeather[]): ComingRi
   const { asOf, place, plant } = ctx.case;
   const newlyPlanted = plant.transplantedOn != null && daysBetween(plant.transplantedOn, asOf) <= NEWLY_PLANTED_DAYS;
   const exposure = { facts: place, newlyPlanted };
-  const days = forecast.filter((f) => f.date > asOf && f.date <= addDays(asOf, 7));
+  const days = forecast.filter((f) => f.date > asOf && f.date <= addDays(asOf, WEEK_DAYS));
   const spell = hardSpells(asOf, days, exposure).find((s) => s.kind === 'frost');
   if (!spell) return null;
   const limit = frostFrom(exposure);
@@ -205,7 +202,7 @@ function frost(ctx: CaseContext, forecast: readonly ForecastWeather[]): ComingRi
     disorder: 'frost-injury',
     on: spell.from,
     times: null,
-    rule: `a night of ${roundTo(limit, 1)} °C or less at head height lets the ground freeze here`,
+    rule: `a night of ${ctx.format.temperature(limit)} or less at head height lets the ground freeze here`,
     act: 'cover-for-frost',
     actOn: notBefore(addDays(spell.from, -1), asOf),
     litres: null,

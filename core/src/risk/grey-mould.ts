@@ -7,14 +7,12 @@ import { humidHours } from './humid-hours.js';
  * to 20 °C (extension guides on greenhouse tomatoes, from memory). Two such days in a row count, as one alone is usual
  * (judgement).
  */
-const HUMID_PCT = 93;
-const LEAST_HOURS = 6;
-const BETWEEN_C = [10, 25] as const;
+export const MOULD = { humidPct: 93, hours: 6, fromC: 10, toC: 25 } as const;
 
 /** Returns whether a day lets grey mould infect. Where nobody measured the humidity: no, as it is only guessed. */
 export function isMouldDay(w: WeatherDay): boolean {
-  const { hours, meanC, guessed } = humidHours(w, HUMID_PCT);
-  return !guessed && hours >= LEAST_HOURS && meanC !== null && meanC >= BETWEEN_C[0] && meanC <= BETWEEN_C[1];
+  const { hours, meanC, guessed } = humidHours(w, MOULD.humidPct);
+  return !guessed && hours >= MOULD.hours && meanC !== null && meanC >= MOULD.fromC && meanC <= MOULD.toC;
 }
 
 /**

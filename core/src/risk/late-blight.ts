@@ -12,7 +12,8 @@ import { humidHours } from './humid-hours.js';
 export const BLIGHT_RULES = { hutton: 6, smith: 11 } as const;
 /** Code of a rule for late blight. */
 export type BlightRule = keyof typeof BLIGHT_RULES;
-const LEAST_NIGHT_C = 10;
+/** Neither day of a period may be colder than this at night, °C. */
+export const LEAST_NIGHT_C = 10;
 const HUMID_PCT = 90;
 
 /** Two days in a row that meet a rule. */

@@ -58,7 +58,7 @@ export const NETWORK_RISKS: readonly NetworkRisk[] = [
     stages: ['fruiting', 'ripening', 'late'],
     times: 6,
     act: 'shade-now',
-    rule: `fruit lost its leaves, and days of ${HOT_DAY_C} °C come`,
+    rule: 'fruit lost its leaves, and hot days come',
     onDay: firstHotDay,
   },
   {

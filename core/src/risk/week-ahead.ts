@@ -3,10 +3,7 @@ import type { PlantCase } from '../records/plant-case.js';
 import { addDays } from '../units/day.js';
 import { waterBalance } from '../water/balance.js';
 import type { ForecastWeather } from '../water/expected-weather.js';
-import type { WeekPlan } from '../water/plan.js';
-
-/** Days that are looked ahead. */
-export const WEEK_DAYS = 7;
+import { WEEK_DAYS, type WeekPlan } from '../water/plan.js';
 
 /**
  * Returns the coming days as if they were past: the forecast as weather and the plan's waterings as given. One context a

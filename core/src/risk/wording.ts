@@ -26,7 +26,7 @@ export interface ComingInWords {
 
 /**
  * Returns a coming risk in words.
- * @param today decides between "today", "tomorrow" and a date
+ * @param today decides between "today" and a date
  */
 export function comingInWords(r: ComingRisk, today: Day, f: Formatter): ComingInWords {
   const row = disorderRow(r.disorder);

@@ -49,7 +49,7 @@ test('watered as the plan would, more water prevents nothing', () => {
   expect(byChange(prevented(bed), 'water-by-plan')).toBeUndefined();
 });
 
-test('where nobody knows the water, no other water is told', () => {
+test('where the water is not known, no other water is proposed', () => {
   const silent = aCase({ ...dryPot, records: { weather: weather(), watering: [] } });
   expect(prevented(silent).map((p) => p.change)).not.toContain('water-by-plan');
   expect(prevented(silent).map((p) => p.change)).not.toContain('mulch');
@@ -93,7 +93,7 @@ test('planted into cold nights: two weeks later would have been warm', () => {
   expect(later).toMatchObject({ from: addDays(planted, 14) });
 });
 
-test('nothing is told without a clear finding or without a cause', () => {
+test('nothing is proposed without a clear finding or without a cause', () => {
   const doubtful = aCase({ observations: [seen('leaf-yellow-patches')] });
   expect(prevented(doubtful)).toEqual([]);
   expect(prevented(aCase())).toEqual([]);

@@ -178,7 +178,7 @@ test('a downpour on dry soil splits ripening fruit: pick the day before', () => 
   expect(names(coming(split2, rain))).not.toContain('ring-cracking');
 });
 
-test('heat at flowering, and after a hard cut, is told with one act and its day', () => {
+test('heat at flowering, and after a hard cut, has one act and its day', () => {
   const heat = ahead({}, { tMaxC: 36 }, { tMaxC: 37 }, { tMaxC: 37 }, { tMaxC: 36 });
   expect(coming(aCase({ ...watered, plant: { stage: 'flowering' } }), heat)).toMatchObject([
     { disorder: 'blossom-drop', act: 'shake-early' },
@@ -207,7 +207,7 @@ test('blight weather, once: not in heat, under a roof, or when last week had it 
   expect(names(coming(wetWeek, humid))).not.toContain('late-blight');
 });
 
-test('frost is told the evening before, by the limit of the place', () => {
+test('frost calls for a cover the evening before, by the limit of the place', () => {
   const cold = ahead({}, {}, { tMinC: 2 });
   expect(coming(aCase(watered), cold)).toMatchObject([{ disorder: 'frost-injury', actOn: addDays(ASOF, 2) }]);
   const inside = aCase({ ...watered, place: { kind: 'indoors', volumeL: 12 } });

@@ -107,13 +107,16 @@ export class Assessments {
     const { plan, plants } = await this.of(s, place);
     const own = plants.get(plant.id);
     if (!own) return [];
-    return kept(s, `coming ${plant.id}`, placeStamp(s, place, livePlantsIn(s, place.id)), () =>
+    const value = kept(s, `coming ${plant.id}`, placeStamp(s, place, livePlantsIn(s, place.id)), () =>
       comingRisks(own.context, {
         plan: pourOf(plan, plant.id)?.plan ?? null,
         forecast: forecastIn(s),
         found: own.report.diagnosis,
       }),
     );
+    // Today asks for many of these in a row
+    await turn();
+    return value;
   }
 
   /** Returns what a change of the bed would do, judged by its driest plant. */

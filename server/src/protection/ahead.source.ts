@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { comingInWords, type ComingRisk, type PreventiveAct } from '@candid-leaf/core/risk';
 import { coverOf, spellOn, type DisorderCode } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { weekday } from '@candid-leaf/core/water';
+import { COUNTED_CHANCE_PCT, weekday } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import type { BedRule } from '@candid-leaf/contract';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -100,12 +100,21 @@ const RAIN_MM = 2;
 function ruledIn(s: GardenSnapshot, place: PlaceEntity): Task[] {
   if (livePlantsIn(s, place.id).length === 0) return [];
   const until = addDays(s.today, RAIN_AHEAD_DAYS);
-  const rain = forecastIn(s).find((w) => w.date <= until && w.rainMm >= RAIN_MM && (w.rainChancePct ?? 100) >= 50);
+  const rain = forecastIn(s).find(
+    (w) => w.date <= until && w.rainMm >= RAIN_MM && (w.rainChancePct ?? 0) >= COUNTED_CHANCE_PCT,
+  );
   const covered = coverOf(place) !== 'none' || spellOn(place.roofed, s.today) !== undefined;
   return (place.rules ?? []).flatMap(({ rule, since }): Task[] => {
     const why = `a rule of this bed since ${s.format.day(since)}`;
     if (rule === 'mulch' && !spellOn(place.mulch, s.today))
-      return [byRule(s, place, { rule, title: 'Mulch', where: 'Lay the mulch that this bed is to have', why })];
+      return [
+        byRule(s, place, {
+          rule,
+          title: 'Mulch',
+          where: 'No mulch is recorded: lay it, or record what lies there',
+          why,
+        }),
+      ];
     if (rule === 'rain-cover' && rain && !covered)
       return [
         byRule(s, place, {

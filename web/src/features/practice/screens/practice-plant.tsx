@@ -102,7 +102,7 @@ interface DrawnProps {
 /** Part of the plant that a sign stands on; a circumstance has none. */
 const partOf = (sign: SignCode): Part[] => (signRow(sign).kind === 'sign' ? [signRow(sign).parts[0]!] : []);
 
-/** Neither what would have prevented it nor what is coming is told: both would give the answer away. */
+/** What would have prevented it and what is coming would give the answer away. */
 const NOTHING_TOLD = { prevented: [], coming: [] };
 
 /** Two columns on a desk, one on a phone with records before checks. */
