@@ -4,6 +4,7 @@ import { CREATURES } from './creatures.js';
 import { DISEASE } from './disease.js';
 import { FLOWER } from './flower.js';
 import { FRUIT } from './fruit.js';
+import { FRUIT_WITHIN } from './fruit-within.js';
 import { NATURAL_AND_MECHANICAL, NUTRITION } from './nutrition.js';
 import { ROTS } from './rots.js';
 import type { DisorderRow } from './row.js';
@@ -15,7 +16,7 @@ const withCrop = (row: Omit<DisorderRow, 'crop'>): DisorderRow => {
 };
 
 /** All problems, in handbook order. */
-export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...CHEWERS, ...DISEASE, ...ROTS].map(withCrop);
+export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FRUIT_WITHIN, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...CHEWERS, ...DISEASE, ...ROTS].map(withCrop);
 
 const BY_CODE = new Map(DISORDERS.map((d) => [d.code, d]));
 /** Returns the row of a problem. Throws a RangeError for an unknown code. */
