@@ -203,7 +203,7 @@ function Rules() {
         {rules.map(({ rule, since }) => (
           <li key={rule} className="flex items-center justify-between gap-3">
             <span>
-              {RULES_IN_WORDS[rule]} <span className="text-sm text-soft">since {format.day(since)}</span>
+              {RULES_IN_WORDS[rule]} <span className="block text-sm text-soft">since {format.day(since)}</span>
             </span>
             <Button look="quiet" aria-label={`Remove: ${RULES_IN_WORDS[rule]}`} onClick={() => without(rule)}>
               Remove
