@@ -8,9 +8,11 @@ import { databaseTrouble } from '../src/shared/database-faults.js';
 /** Threads that reckon, and what becomes of those that do not let go. */
 Logger.overrideLogger(false);
 let threads: Threads;
+const file = pathToFileURL(join(__dirname, 'fixtures', 'thread.mjs'));
+const begin = (limits: { jobMs: number; silenceMs: number }): Threads =>
+  new Threads(file, null, 2, { ...limits, heapMb: 40, othersAfterMs: 0 });
 beforeEach(() => {
-  const file = pathToFileURL(join(__dirname, 'fixtures', 'thread.mjs'));
-  threads = new Threads(file, null, 2, { jobMs: 1500, silenceMs: 600, heapMb: 40, othersAfterMs: 0 });
+  threads = begin({ jobMs: 1500, silenceMs: 1200 });
 });
 afterEach(() => threads.end());
 
@@ -54,6 +56,17 @@ test('a garden that never finishes holds up nobody: it is asked to retry, its th
   for (const g of gardens.slice(1)) expect(await answered(g)).toBe(`["${g}"]`);
 });
 
+test('a pause of the main thread is not taken for silence of the others', async () => {
+  await threads.end();
+  threads = begin({ jobMs: 20_000, silenceMs: 1200 });
+  await answered('a');
+  const pending = statusOf(threads.run(of('a'), 'later', [2500]));
+  // from here on timers come before what was said
+  await new Promise((done) => setImmediate(done));
+  for (const until = Date.now() + 2000; Date.now() < until;);
+  expect(await pending).toBe(200);
+});
+
 test('slow work is asked to retry, and its thread goes on', async () => {
   await answered('a');
   const [slow, other] = await Promise.all([statusOf(threads.run(of('a'), 'sleep', [])), answered('a')]);
@@ -66,6 +79,15 @@ test('a thread that dies or runs out of memory is replaced', async () => {
     expect([end, await statusOf(threads.run(of('a'), end, []))]).toEqual([end, 503]);
     expect(await answered('b')).toBe('["b"]');
   }
+});
+
+test('what waits while a thread ends is not given to the ended one', async () => {
+  await Promise.all(['a', 'b'].map(answered));
+  // the second of an account waits behind the first, and is next when that one ends
+  const held = statusOf(threads.run(of('a'), 'die', []));
+  const waiting = Array.from({ length: 6 }, () => statusOf(threads.run(of('a'), 'answer', ['a'])));
+  expect(await held).toBe(503);
+  expect((await Promise.all(waiting)).filter((s) => s === 200).length).toBeGreaterThanOrEqual(5);
 });
 
 test('a garden that crashed a thread twice is left alone for a while; the others are not', async () => {

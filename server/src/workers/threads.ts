@@ -54,6 +54,7 @@ interface Asked extends Queued {
 class Thread {
   private worker!: Worker;
   private heard = Date.now();
+  private looked = Date.now();
   private next = 1;
   private deaths = 0;
   private ended = false;
@@ -159,18 +160,23 @@ class Thread {
   }
 
   private look(): void {
-    if (!this.ready || Date.now() - this.heard < this.limits.silenceMs) return;
+    const now = Date.now();
+    const late = now - this.looked > this.limits.silenceMs / 2;
+    this.looked = now;
+    // a late look means that this side stood still: what the thread said meanwhile has not been read yet
+    if (late || !this.ready || now - this.heard < this.limits.silenceMs) return;
     this.log.warn('a worker thread is stuck; it is being replaced');
     void this.worker.terminate();
   }
 
   private replace(worker: Worker): void {
     if (this.ended || worker !== this.worker) return;
+    // first of all: a job that waits would be given to the thread that has just ended
+    this.ready = false;
+    this.alive = false;
     this.on.strike([...new Set(this.jobs.map((job) => job.gardenId))]);
     for (const id of [...this.running.keys()]) this.fail(id);
     const pause = Math.min(LONGEST_PAUSE_MS, 100 * 2 ** this.deaths++);
-    this.ready = false;
-    this.alive = false;
     setTimeout(() => !this.ended && this.begin(), pause).unref();
   }
 
