@@ -52,7 +52,7 @@ function seasonChange(
   asOf: Day,
 ): (usual: Grows, on: Day) => Grows {
   const { latitude, longitude, elevationM } = garden;
-  const mean = meanCycle(latitude, elevationM ?? 0, [], longitude ?? null);
+  const mean = meanCycle({ latitude, elevationM, longitude }, []);
   const sun = (day: Day): number => extraterrestrialRadiation(latitude, dayOfYear(day));
   const [sunNow, meanNow] = [sun(asOf), mean(asOf)];
   return ({ solarMj, degreeDays }, on) => ({

@@ -23,6 +23,19 @@ function gulfStream(latitude: number, longitude: number | null): { warmerC: numb
   };
 }
 
+/** A garden as far as its climate depends on it. */
+export interface ClimateGarden {
+  latitude: number;
+  longitude?: number | null;
+  elevationM?: number | null;
+  /** from ten years of days, where a weather service gave them */
+  climate?: ClimateTable | null;
+}
+
+/** Returns the usual climate of a garden: measured over years if known, else the rough one for its place. */
+export const climateOfGarden = (garden: ClimateGarden, recorded: readonly WeatherDay[]): ClimateTable =>
+  garden.climate ?? climateOfPlace(garden.latitude, garden.elevationM ?? 0, recorded, garden.longitude ?? null);
+
 /**
  * Returns a rough climate for coordinates, for simulated years: means by latitude and height, shifted to fit recorded
  * weather. Judgement after the usual zonal means (from memory): 27 °C at the equator falling with the square of the

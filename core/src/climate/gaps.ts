@@ -7,6 +7,8 @@ export interface WeatherDay extends DayWeather {
   date: Day;
   rainMm: number;
   wetHours?: number | null;
+  /** mean of the night before, °C */
+  nightC?: number | null;
   /** true if the day was missing and was filled in */
   filled?: boolean;
 }

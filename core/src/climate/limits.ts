@@ -13,6 +13,11 @@ export const HOT_DAY_C = 32;
 export const WARM_NIGHT_C: Record<Crop, number> = { tomato: 21, pepper: 24 };
 /** Nights colder than this set fruit poorly, °C. */
 export const COLD_NIGHT_C: Record<Crop, number> = { tomato: 13, pepper: 15 };
+/**
+ * Degrees by which the mean of a night lies above its coldest hour (judgement: the hourly course of `hourlyC` between 22 and
+ * 6 o'clock, with a swing of 10 to 12 °C).
+ */
+export const NIGHT_MEAN_ABOVE_LOW_C = 2;
 /** Nights below this stop growth and leaf colour, °C. */
 export const CHILL_NIGHT_C = 10;
 /** A single day this hot is dangerous by itself, °C. */

@@ -1,5 +1,5 @@
 import { at } from '../units/lists.js';
-import { climateOfPlace } from './climate-of-place.js';
+import { type ClimateGarden, climateOfGarden } from './climate-of-place.js';
 import type { WeatherDay } from './gaps.js';
 
 /** Middle of a month, as a share of it. */
@@ -10,13 +10,8 @@ const DAYS_A_MONTH = 30.4;
  * Returns the usual mean temperature of any day of the year, °C, between the middles of the months: by latitude and
  * height, shifted to the weather recorded there.
  */
-export function meanCycle(
-  latitude: number,
-  elevationM: number,
-  recorded: readonly WeatherDay[],
-  longitude: number | null,
-): (day: string) => number {
-  const means = climateOfPlace(latitude, elevationM, recorded, longitude).map((m) => (m.tMinC + m.tMaxC) / 2);
+export function meanCycle(garden: ClimateGarden, recorded: readonly WeatherDay[]): (day: string) => number {
+  const means = climateOfGarden(garden, recorded).map((m) => (m.tMinC + m.tMaxC) / 2);
   return (day) => {
     const x = Number(day.slice(5, 7)) - 1 + Math.min(1, (Number(day.slice(8)) - 1) / DAYS_A_MONTH) - MIDDLE;
     const before = Math.floor(x);

@@ -56,8 +56,10 @@ export function weatherInPlace(
   return {
     ...w,
     rainMm: 0,
+    wetHours: null,
     tMaxC: toTenth(w.tMaxC + rise * sun),
     tMinC: toTenth(w.tMinC + (place.vents === 'open' ? 0 : NIGHT_RISE_C[cover])),
+    ...(w.nightC != null ? { nightC: toTenth(w.nightC + (place.vents === 'open' ? 0 : NIGHT_RISE_C[cover])) } : {}),
     ...(w.windMs != null ? { windMs: w.windMs * WIND_THROUGH } : {}),
   };
 }

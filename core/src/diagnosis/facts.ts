@@ -1,3 +1,4 @@
+import { nightLowC } from '../climate/hours.js';
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
 import { potSizeFor } from '../water/pot-size.js';
 import { ACID_PH, MOST_PH_FOR_LIME } from '../soil/limits.js';
@@ -33,7 +34,7 @@ const eveningNow = (ctx: CaseContext): number => {
 const FLOWER_DAYS = 14;
 const heatToSetIn = (ctx: CaseContext): boolean => warmest(ctx, FLOWER_DAYS) >= HOT_DAY_C;
 const coldToSetIn = (ctx: CaseContext): boolean =>
-  ctx.weather(FLOWER_DAYS).some((w) => w.tMinC < COLD_NIGHT_C[ctx.case.plant.crop]);
+  ctx.weather(FLOWER_DAYS).some((w) => nightLowC(w) < COLD_NIGHT_C[ctx.case.plant.crop]);
 /** Largest pot one person can carry, L. */
 export const PORTABLE_L = 25;
 /** Signs that make fruit unfit to keep. */
@@ -109,7 +110,7 @@ export const FACTS = {
   'no-rain-recently': (ctx: CaseContext) => ctx.weather(14).length > 0 && rainyDays(ctx, 14) === 0,
   'cold-nights-recently': (ctx: CaseContext) => ctx.weather(10).filter((w) => w.tMinC < CHILL_NIGHT_C).length >= 2,
   'warm-recently': (ctx: CaseContext) =>
-    ctx.weather(10).length > 0 && ctx.weather(10).every((w) => w.tMinC >= COLD_NIGHT_C.tomato),
+    ctx.weather(10).length > 0 && ctx.weather(10).every((w) => nightLowC(w) >= COLD_NIGHT_C.tomato),
   'fed-recently': (ctx: CaseContext) => ctx.recent(ctx.case.records.feeding, 14).length > 0,
   mulched: (ctx: CaseContext) => spellOn(ctx.case.place.mulch, ctx.case.asOf) !== undefined,
   shaded: (ctx: CaseContext) => (spellOn(ctx.case.place.shade, ctx.case.asOf)?.blockPct ?? 0) >= 25,

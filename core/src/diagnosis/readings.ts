@@ -1,3 +1,4 @@
+import { nightLowC } from '../climate/hours.js';
 import { COLD_NIGHT_C, WARM_NIGHT_C } from '../climate/limits.js';
 import { hungryAfterDays } from '../nutrition/limits.js';
 import { coverOf, isEnclosed, isPotted, isUnderGlass } from '../records/place.js';
@@ -67,7 +68,7 @@ function settingWeather(ctx: CaseContext): Reading {
   const { crop, type } = ctx.case.plant;
   const hot = type === 'hot' ? 36 : 32;
   const bad = days.filter(
-    (w) => w.tMinC > WARM_NIGHT_C[crop] + 0.5 || w.tMaxC >= hot + 0.5 || w.tMinC < COLD_NIGHT_C[crop] - 1.5,
+    (w) => nightLowC(w) > WARM_NIGHT_C[crop] + 0.5 || w.tMaxC >= hot + 0.5 || nightLowC(w) < COLD_NIGHT_C[crop] - 1.5,
   ).length;
   return bad >= 4 ? 'no' : bad <= 1 ? 'yes' : 'unknown';
 }
@@ -113,7 +114,7 @@ export const READINGS = {
       return back >= 28 && back <= 70;
     });
     if (then.length < 14) return 'unknown';
-    return known(then.filter((w) => w.tMinC < 13.5).length >= 2);
+    return known(then.filter((w) => nightLowC(w) < 13.5).length >= 2);
   },
   'burning-spray-recently': (ctx: CaseContext): Reading => {
     const within = sprayed(ctx, 8).filter((p) => burnsInHeat(p.product));

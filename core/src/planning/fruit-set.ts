@@ -1,4 +1,4 @@
-import { climateOfPlace } from '../climate/climate-of-place.js';
+import { type ClimateGarden, climateOfGarden } from '../climate/climate-of-place.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { COLD_NIGHT_C, HOT_DAY_C, WARM_NIGHT_C } from '../climate/limits.js';
 import type { Crop } from '../records/plant.js';
@@ -13,7 +13,7 @@ const WEAKER_BY_K = 2;
 const FLOWERS = { from: 25, days: 75 } as const;
 
 interface SettingQuestion {
-  garden: { latitude: number; longitude?: number | null; elevationM?: number | null };
+  garden: ClimateGarden;
   variety: { name: string; crop: Crop } & Pick<VarietyTendencies, 'heatSet' | 'coldSet'>;
   plantOut: Day;
   /** measured: shifts the usual means of the place */
@@ -26,7 +26,7 @@ interface SettingQuestion {
  */
 export function settingAgainst(q: SettingQuestion, f: Formatter): string[] {
   const { garden, variety, plantOut, recorded } = q;
-  const climate = climateOfPlace(garden.latitude, garden.elevationM ?? 0, recorded, garden.longitude ?? null);
+  const climate = climateOfGarden(garden, recorded);
   const flowering = Array.from({ length: FLOWERS.days }, (_, i) => addDays(plantOut, FLOWERS.from + i));
   const daysWhere = (poor: (month: { tMinC: number; tMaxC: number }) => boolean): Day[] =>
     flowering.filter((day) => poor(at(climate, Number(day.slice(5, 7)) - 1)));

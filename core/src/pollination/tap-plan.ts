@@ -1,3 +1,4 @@
+import { nightLowC } from '../climate/hours.js';
 import { COLD_NIGHT_C, HOT_DAY_C, WARM_NIGHT_C } from '../climate/limits.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { Crop, Stage } from '../records/plant.js';
@@ -46,9 +47,9 @@ export function tapPlan(q: TapQuestion): TapPlan {
   const w = q.weather;
   if (!w) return { kind: 'none', because: 'not-known' };
   if (w.tMaxC >= HOT_DAY_C) return { kind: 'useless', because: 'heat', celsius: w.tMaxC };
-  if (w.tMinC > WARM_NIGHT_C[q.crop]) return { kind: 'useless', because: 'warm-nights', celsius: w.tMinC };
-  if (w.tMinC < COLD_NIGHT_C[q.crop] || w.tMaxC < LEAST_C)
-    return { kind: 'useless', because: 'cold', celsius: w.tMinC };
+  if (nightLowC(w) > WARM_NIGHT_C[q.crop]) return { kind: 'useless', because: 'warm-nights', celsius: nightLowC(w) };
+  if (nightLowC(w) < COLD_NIGHT_C[q.crop] || w.tMaxC < LEAST_C)
+    return { kind: 'useless', because: 'cold', celsius: nightLowC(w) };
   if (q.tappedOn === q.today) return { kind: 'none', because: 'done' };
   if (!q.enclosed && (w.rainMm >= 1 || (w.rhMeanPct ?? 0) > DAMP_RH_PCT)) return { kind: 'none', because: 'damp' };
   return { kind: 'tap', because: q.enclosed ? 'cover' : 'still' };

@@ -9,7 +9,6 @@ import {
   IsNumber,
   IsOptional,
   IsString,
-  Matches,
   Max,
   MaxLength,
   Min,
@@ -46,50 +45,15 @@ import {
 import { SoilValues } from './soil-values.js';
 import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
 
-// Facts about a garden, a bed or pot, and a plant, besides its daily records.
+export * from './garden-facts.js';
 
-const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+// Facts about a bed or pot, and a plant, besides its daily records; about the garden in `garden-facts.ts`.
+
 const LEVELS = ['low', 'ok', 'high'] as const;
 /** Most spells of mulch or shade, and earlier years, for one bed or pot: a hundred of each is a lifetime. */
 const MOST_SPELLS = 100;
 /** A level in a soil test: low, right or high. */
 export type Level = (typeof LEVELS)[number];
-
-/** The warm part of the year, or the mild winter of a hot country, on purpose. */
-export const SEASON_MODES = ['warm', 'mild-winter'] as const;
-/** When the growing season lies: in the warm months, or through a mild winter. */
-export type SeasonMode = (typeof SEASON_MODES)[number];
-
-/** The garden as far as advice depends on it. */
-export class GardenFacts {
-  @IsNumber(FINITE)
-  @Min(-66)
-  @Max(66)
-  latitude: number;
-
-  @IsNumber(FINITE)
-  @Min(-180)
-  @Max(180)
-  longitude: number;
-
-  @IsNumber(FINITE)
-  @Min(-430)
-  @Max(5500)
-  elevationM: number;
-
-  @IsOptional()
-  @Matches(MONTH_DAY, { message: 'must be a month and day, such as 05-12' })
-  lastFrost?: string | null;
-
-  @IsOptional()
-  @Matches(MONTH_DAY, { message: 'must be a month and day, such as 05-12' })
-  firstFrost?: string | null;
-
-  /** the warm part of the year, or the mild winter of a hot country, on purpose; warm if left out */
-  @IsOptional()
-  @IsIn(SEASON_MODES)
-  seasonMode?: SeasonMode | null;
-}
 
 /** Mulch from one day to another, with its material and depth, mm. */
 export class MulchSpell {

@@ -90,7 +90,7 @@ export const RECORD_TYPES = {
     label: 'Feel the soil',
     done: 'soil felt',
     describe: (d, f) =>
-      `${d.by === 'probe' ? 'Probe reading' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}${d.after ? ', after watering' : ''}`,
+      `${d.by === 'probe' ? 'Probe reading' : 'Soil felt'} ${d.feel}${d.share == null ? '' : ` (${Math.round(100 * d.share)} % left)`}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}${d.after ? ', after watering' : ''}`,
   }),
   'soil-warmth': kind<'soil-warmth'>()({
     list: null, // the open format has no list for it

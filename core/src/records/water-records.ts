@@ -114,6 +114,18 @@ export class SoilCheck extends Dated {
   @IsIn(CHECKED_BY)
   by?: (typeof CHECKED_BY)[number];
 
+  /** of a calibrated probe: share of the available water, 0 dry to 1 drained */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(1.3)
+  share?: number | null;
+
+  /** when that probe was last calibrated */
+  @IsOptional()
+  @IsCalendarDay()
+  calibratedOn?: Day | null;
+
   /** made after that day's watering; a check comes before it unless this says otherwise */
   @IsOptional()
   @IsBoolean()
@@ -192,4 +204,11 @@ export class WeatherRecord extends Dated {
   @Min(0)
   @Max(24)
   wetHours?: number | null;
+
+  /** mean of the night before, °C */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(-60)
+  @Max(60)
+  nightC?: number | null;
 }

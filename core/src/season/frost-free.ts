@@ -1,4 +1,4 @@
-import { climateOfPlace } from '../climate/climate-of-place.js';
+import { type ClimateGarden, climateOfGarden } from '../climate/climate-of-place.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { at } from '../units/lists.js';
 
@@ -38,11 +38,8 @@ const MOST_MONTHS = 2;
  * of cold ones. By the usual climate of the place, shifted to its own records.
  * @example frostFreeSeason({ latitude: 13.8, longitude: 100.5 }, []).window // ['10-01', '11-28']
  */
-export function frostFreeSeason(
-  garden: { latitude: number; longitude?: number | null; elevationM?: number | null },
-  recorded: readonly WeatherDay[],
-): FrostFreeSeason {
-  const climate = climateOfPlace(garden.latitude, garden.elevationM ?? 0, recorded, garden.longitude ?? null);
+export function frostFreeSeason(garden: ClimateGarden, recorded: readonly WeatherDay[]): FrostFreeSeason {
+  const climate = climateOfGarden(garden, recorded);
   const poor = climate.map(({ tMinC, wetAfterDry, wetAfterWet }): PoorMonth[] => {
     const rainy = wetAfterDry / (1 + wetAfterDry - wetAfterWet);
     return [

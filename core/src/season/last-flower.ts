@@ -1,4 +1,5 @@
 import { BASE_C, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
+import type { ClimateGarden } from '../climate/climate-of-place.js';
 import { meanCycle } from '../climate/mean-cycle.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -19,10 +20,7 @@ const MOST_DAYS = 120;
 const MOST_CROP_DAYS = 150;
 
 /** A garden whose season ends. */
-export interface FlowerQuestion {
-  latitude: number;
-  longitude?: number | null;
-  elevationM?: number | null;
+export interface FlowerQuestion extends ClimateGarden {
   /** first frost of this season; null where none falls */
   firstFrost: Day | null;
   /** any day of the season */
@@ -36,7 +34,7 @@ export interface FlowerQuestion {
  * Null where neither comes.
  */
 export function lastUsefulFlower(q: FlowerQuestion): Day | null {
-  const meanOn = meanCycle(q.latitude, q.elevationM ?? 0, q.recorded, q.longitude ?? null);
+  const meanOn = meanCycle(q, q.recorded);
   const end = endOfRipening(q, meanOn);
   if (end === null) return null;
   let sum = 0;
@@ -55,7 +53,7 @@ export function lastUsefulFlower(q: FlowerQuestion): Day | null {
  * @param days to maturity, counted in days of a warm summer
  */
 export function lastPlantingOut(q: FlowerQuestion, days: number): Day | null {
-  const meanOn = meanCycle(q.latitude, q.elevationM ?? 0, q.recorded, q.longitude ?? null);
+  const meanOn = meanCycle(q, q.recorded);
   const end = endOfRipening(q, meanOn);
   if (end === null) return null;
   let sum = 0;

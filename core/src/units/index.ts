@@ -6,3 +6,4 @@ export { formatterFor, METRIC_FORMAT, type Formatter, type Told } from './format
 export { roundTo, toPourable, toTenth } from './rounding.js';
 export * from './lists.js';
 export * from './text.js';
+export * from './zone.js';

@@ -32,3 +32,17 @@ export const first = <T>(list: readonly T[]): T => at(list, 0);
  * @example last([5, 7]) // 7
  */
 export const last = <T>(list: readonly T[]): T => at(list, list.length - 1);
+
+/**
+ * Returns the items by a key, each group in the order of the list.
+ * @example grouped([1, 2, 3], (n) => n % 2).get(1) // [1, 3]
+ */
+export function grouped<T, K>(list: readonly T[], keyOf: (item: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
+  for (const item of list) {
+    const group = groups.get(keyOf(item));
+    if (group) group.push(item);
+    else groups.set(keyOf(item), [item]);
+  }
+  return groups;
+}

@@ -16,6 +16,39 @@ export const FEEL: Record<'dry' | 'damp' | 'wet', Estimate> = {
 
 /** A cheap moisture probe counts, but little. */
 export const PROBE_SD = 0.35;
+/**
+ * Error of a calibrated probe when it was calibrated, and its growth in a month: it drifts with salts and temperature, and sits
+ * in one spot (judgement).
+ */
+const CALIBRATED_SD = 0.12;
+const DRIFT_PER_MONTH = 0.04;
+/** From these shares on, soil counts as damp and as wet: halfway between what a finger calls dry, damp and wet. */
+const DAMP_FROM = 0.425;
+const WET_FROM = 0.775;
+
+/**
+ * Returns the standard error of a calibrated probe.
+ * @param days since it was calibrated
+ * @example calibratedSd(0) // 0.12
+ */
+export const calibratedSd = (days: number): number => Math.min(PROBE_SD, CALIBRATED_SD + (DRIFT_PER_MONTH * days) / 30);
+
+/**
+ * Returns the share of available water by a probe's two points; the raw numbers may rise or fall with water. Null if both
+ * points are the same.
+ * @example probeShare(30, { dry: 10, drained: 50 }) // 0.5
+ */
+export function probeShare(raw: number, { dry, drained }: { dry: number; drained: number }): number | null {
+  if (dry === drained) return null;
+  return Math.min(1.3, Math.max(0, (raw - dry) / (drained - dry)));
+}
+
+/**
+ * Returns what a finger would call a share of available water.
+ * @example feelOf(0.3) // 'dry'
+ */
+export const feelOf = (share: number): 'dry' | 'damp' | 'wet' =>
+  share < DAMP_FROM ? 'dry' : share < WET_FROM ? 'damp' : 'wet';
 /** Drooping over dry soil, and water running out below, fix the store at either end. */
 export const DROOPED: Estimate = { fraction: 0.1, sd: 0.07 };
 /** After water ran out below, the pot is full. */

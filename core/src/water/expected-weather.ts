@@ -5,6 +5,8 @@ import { addDays } from '../units/day.js';
 /** A forecast day. */
 export interface ForecastWeather extends WeatherDay {
   rainChancePct?: number | null;
+  /** rain as forecast, whether it is counted or not, mm */
+  mayRainMm?: number;
 }
 
 /** Chance from which rain counts, percent (common practice; the plan shows it). */
@@ -19,11 +21,11 @@ export function expectedWeather(
   c: Pick<PlantCase, 'asOf' | 'records'>,
   forecast: readonly ForecastWeather[],
   days: number,
-): WeatherDay[] {
+): ForecastWeather[] {
   const forecastDays = forecast
     .filter((f) => f.date > c.asOf)
     .slice(0, days)
-    .map((f) => ((f.rainChancePct ?? 0) >= COUNTED_CHANCE_PCT ? f : { ...f, rainMm: 0 }));
+    .map((f) => ({ ...f, mayRainMm: f.rainMm, rainMm: (f.rainChancePct ?? 0) >= COUNTED_CHANCE_PCT ? f.rainMm : 0 }));
   const last = c.records.weather.slice(-LIKE_THE_LAST_DAYS);
   if (last.length === 0) return forecastDays;
   const mean = (key: 'tMinC' | 'tMaxC'): number => last.reduce((sum, w) => sum + w[key], 0) / last.length;

@@ -1,7 +1,16 @@
 import type { PlantCase } from '../records/plant-case.js';
+import type { SoilCheck } from '../records/record-classes.js';
 import { isPotted } from '../records/place.js';
-import { addDays, type Day } from '../units/day.js';
-import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+import {
+  calibratedSd,
+  DROOPED,
+  FEEL,
+  fractionFromWeight,
+  type Measured,
+  PROBE_SD,
+  RAN_THROUGH,
+} from './corrections.js';
 import { at, first } from '../units/lists.js';
 import { gaveWater } from './watering.js';
 
@@ -51,12 +60,16 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
       date: s.date,
       feel: s.feel,
       probe: s.by === 'probe',
+      share: s.by === 'probe' ? (s.share ?? null) : null,
+      calibratedOn: s.calibratedOn ?? null,
       depthCm: s.depthCm ?? FINGER_CM,
       after: s.after === true,
     })),
     ...seen.flatMap((o) => {
       const feel = FELT_SIGNS[o.sign as keyof typeof FELT_SIGNS];
-      return feel ? [{ date: o.date, feel, probe: false, depthCm: FINGER_CM, after: false }] : [];
+      return feel
+        ? [{ date: o.date, feel, probe: false, share: null, calibratedOn: null, depthCm: FINGER_CM, after: false }]
+        : [];
     }),
   ];
   // the last of a day counts
@@ -71,9 +84,17 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
   for (const f of newest)
     if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger', depthCm: f.depthCm, ...says(f) }, f.after);
   for (const f of newest)
+    if (f.share !== null) {
+      const sd = calibratedSd(f.calibratedOn ? Math.max(0, daysBetween(f.calibratedOn, f.date)) : OLD_DAYS);
+      put(f.date, { fraction: f.share, sd, by: 'probe', depthCm: f.depthCm }, f.after);
+    }
+  for (const f of newest)
     if (f.probe) put(f.date, { ...FEEL[f.feel], sd: PROBE_SD, by: 'probe', depthCm: f.depthCm, ...says(f) }, f.after);
   return best;
 }
+
+/** A probe whose calibration is not dated counts as one of half a year ago (judgement). */
+const OLD_DAYS = 180;
 
 /** "Damp" may correct either way. */
 const directionOf = (feel: 'dry' | 'damp' | 'wet'): Pick<Measured, 'only'> =>
@@ -82,12 +103,44 @@ const directionOf = (feel: 'dry' | 'damp' | 'wet'): Pick<Measured, 'only'> =>
 /** Equal readings in a row after which a probe should be checked. */
 const STUCK_AFTER = 5;
 
+/** Fingers that say something else, from which a probe should be calibrated again, and how far back they count. */
+const OTHERWISE = 3;
+const COMPARED_DAYS = 60;
+
+/**
+ * Returns that fingers contradict a calibrated probe: "The probe says 60 %, but three finger checks said dry. Calibrate it
+ * again." Null if they do not, or if no finger felt the soil on days with a reading.
+ */
+export function probeAgainstFingers(checks: readonly SoilCheck[], today: Day): string | null {
+  const lately = checks.filter((s) => s.date <= today && daysBetween(s.date, today) <= COMPARED_DAYS);
+  const readings = new Map(
+    lately.flatMap((s) => (s.by === 'probe' && s.share != null ? [[s.date, s.share] as const] : [])),
+  );
+  const [newest] = [...readings.entries()].sort(([a], [b]) => (a < b ? 1 : -1));
+  if (!newest) return null;
+  for (const feel of ['dry', 'wet'] as const) {
+    const times = lately.filter((s) => {
+      const share = readings.get(s.date);
+      return s.by !== 'probe' && s.feel === feel && share !== undefined && contradicts(feel, share);
+    }).length;
+    if (times >= OTHERWISE)
+      return `The probe says ${Math.round(100 * newest[1])} %, but ${times === 3 ? 'three' : times} finger checks said ${feel}. Calibrate it again.`;
+  }
+  return null;
+}
+
+/** Dry fingers against a store that is more than half full, wet ones against one that is less than half full. */
+const contradicts = (feel: 'dry' | 'wet', share: number): boolean => (feel === 'dry' ? share >= 0.55 : share <= 0.45);
+
 /**
  * Returns what is odd about a probe's readings: it repeats itself, or jumps from dry to wet with no watering
  * recorded. Null if nothing is.
  */
 export function probeFault(c: Pick<PlantCase, 'records' | 'asOf'>): string | null {
-  const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.date <= c.asOf);
+  const against = probeAgainstFingers(c.records.soilChecks, c.asOf);
+  if (against) return `t${against.slice(1, -1)}`;
+  // a calibrated probe sends every morning: the same word again and again is no fault
+  const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.share == null && s.date <= c.asOf);
   const last = list.slice(-STUCK_AFTER);
   if (last.length === STUCK_AFTER && last.every((s) => s.feel === first(last).feel))
     return `the probe has shown ${first(last).feel} ${STUCK_AFTER} times in a row: clean it, move it, and check with a finger`;

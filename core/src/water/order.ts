@@ -1,6 +1,7 @@
 import type { PlanRules } from './plan-rules.js';
 import { whyDue } from './methods.js';
 import { type Settling, SETTLING_WHY, settlingMm } from './settling.js';
+import { hedgedAmount, type RainAhead, whyHedged } from './rain-chance.js';
 import { missingMm, type Morning, refillMm, METHOD_STRATEGIES } from './strategies.js';
 
 // The order for one morning, and how it was computed.
@@ -23,6 +24,8 @@ export interface Order {
   morningMm?: number;
   /** part of it for after midday */
   laterMm?: number;
+  /** part of the morning's watering left to rain that may come */
+  toRainMm?: number;
   why: string;
 }
 
@@ -32,6 +35,8 @@ export interface Circumstances {
   /** mornings until the next allowed watering */
   wait: number;
   rainMm: number;
+  /** rain that may come after today */
+  mayRain: readonly RainAhead[];
   /** the soil should dry first: a finger ends it, not the model */
   held: boolean;
   leftInTheMorning: number;
@@ -73,6 +78,8 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
     if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: c.timed ? 'the timer waters it' : 'watered today' };
     return { mm: rest, morningMm, laterMm: Math.min(rest, secondMm), why: 'it is still short after that watering' };
   }
+  const hedge = urgent || secondMm > 0 ? null : hedgeOf(morning, rules, c, morningMm);
+  if (hedge) return { mm: hedge.mm, morningMm, laterMm: 0, toRainMm: morningMm - hedge.mm, why: whyHedged(hedge) };
   const laterMm = secondMm;
   if (urgent) return { mm, morningMm, laterMm, why: 'close to wilting: earlier than the usual interval' };
   if (mm > 0)
@@ -91,8 +98,24 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   return { mm: 0, why: m.felt === 'dry' ? DRY_ON_TOP : '' };
 }
 
+/**
+ * Weighs rain that may come against watering now: in a bed watered by need. Pots hold too little to wait, the other methods
+ * and the first weeks have their own rhythm, and where not every day is allowed the next one may be too late.
+ */
+function hedgeOf(m: Morning, rules: PlanRules, c: Circumstances, fullMm: number): ReturnType<typeof hedgedAmount> {
+  if (fullMm <= 0 || m.zone.isPot || rules.method !== 'by-need' || c.settling || c.wait > 1 || m.felt === 'dry')
+    return null;
+  const { useMm, limitMm, zone } = m;
+  const rainMm = Math.min(c.rainMm, useMm);
+  return hedgedAmount(
+    { missingMm: missingMm(m), useMm: useMm - rainMm, limitMm, tawMm: zone.tawMm },
+    fullMm,
+    c.mayRain,
+  );
+}
+
 /** A part of an order, in the order in which the parts are added. */
-export type OrderPart = 'missing' | 'salts' | 'rule' | 'midday' | 'given' | 'cap' | 'rounding';
+export type OrderPart = 'missing' | 'salts' | 'rule' | 'rain' | 'midday' | 'given' | 'cap' | 'rounding';
 
 /** How the litres of a day were computed; litres are for one plant, and the parts add up to the order. */
 export interface OrderParts {
@@ -136,7 +159,8 @@ export function orderParts(
     { what: 'missing', litres: missing },
     { what: 'salts', litres: bySalts },
     { what: 'rule', litres: asked - missing - bySalts },
-    { what: 'midday', litres: inLitres(order.mm + c.givenMm) - asked },
+    { what: 'rain', litres: -inLitres(order.toRainMm ?? 0) },
+    { what: 'midday', litres: inLitres(order.mm + (order.toRainMm ?? 0) + c.givenMm) - asked },
     { what: 'given', litres: -inLitres(c.givenMm) },
     { what: 'cap', litres: -cappedL },
   ];

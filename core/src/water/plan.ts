@@ -1,4 +1,5 @@
-import type { WeatherDay } from '../climate/gaps.js';
+import type { ForecastWeather } from './expected-weather.js';
+import { WAITS_FOR_DAYS } from './rain-chance.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { isPotted } from '../records/place.js';
 import { type Day, dayNumber, daysBetween } from '../units/day.js';
@@ -115,10 +116,15 @@ export const weekday = (day: Day): number => (dayNumber(day) + 4) % 7;
  * next allowed morning.
  * @param weather from the day of the question on, with the rain to count; days beyond a week only shape the rhythm
  */
-export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly WeatherDay[], rules: PlanRules): WeekPlan {
+export function planWeek(
+  c: PlannedCase,
+  start: PlanStart,
+  weather: readonly ForecastWeather[],
+  rules: PlanRules,
+): WeekPlan {
   const whole = runPlan(c, start, weather, rules, 'plan');
   const wet = whole.slice(0, WEEK_DAYS);
-  const noRain = weather.slice(0, WEEK_DAYS).map((w) => ({ ...w, rainMm: 0 }));
+  const noRain = weather.slice(0, WEEK_DAYS).map((w) => ({ ...w, rainMm: 0, mayRainMm: 0 }));
   const dry = runPlan(c, start, noRain, rules, 'plan');
   // the same waterings without rain
   const failed = runPlan(
@@ -224,7 +230,7 @@ interface PlannedDay {
 export function runPlan(
   c: PlannedCase,
   start: PlanStart,
-  weather: readonly WeatherDay[],
+  weather: readonly ForecastWeather[],
   rules: PlanRules,
   by: 'plan' | readonly number[],
 ): PlannedDay[] {
@@ -237,6 +243,11 @@ export function runPlan(
   // litres of the six days before each day: the cap applies to any seven days
   const recent = [...(start.recentL ?? [])].slice(1 - WEEK_DAYS);
   const days = weather.map((w) => dayInPlace(c, w));
+  const mayRain = weather.map((w) =>
+    (w.mayRainMm ?? 0) > 0
+      ? { mm: dayInPlace(c, { ...w, rainMm: w.mayRainMm! }).own.rainMm, chancePct: w.rainChancePct ?? 0 }
+      : null,
+  );
   return days.map(({ own: w, etoMm }, i): PlannedDay => {
     const demand = withLearned(demandOn(w, etoMm), state.learned);
     const { zone } = demand;
@@ -274,6 +285,7 @@ export function runPlan(
         wait,
         // until the next allowed morning
         rainMm: days.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.own.rainMm - 2), 0),
+        mayRain: mayRain.slice(i + 1, i + 1 + WAITS_FOR_DAYS).flatMap((r, k) => (r ? [{ ...r, inDays: k + 1 }] : [])),
         held: start.held === true,
         leftInTheMorning,
         givenMm: given / zone.soilM2,

@@ -49,7 +49,7 @@ test('a second crop: raised in a month, out while autumn still has the warmth, a
   // frost alone would say 16 September (4 December less 65 and 14 days); what warmth is left then would not ripen it
   expect(at(second, 'plant-out')).toEqual(['2026-08-11', '2026-08-21']);
   expect(at(second, 'sow')).toEqual(['2026-07-12', '2026-07-12']);
-  const mean = meanCycle(37.4, 10, [], -6);
+  const mean = meanCycle({ latitude: 37.4, longitude: -6, elevationM: 10 }, []);
   const warmthFrom = (out: string): number => {
     let sum = 0;
     // fruit hardly ripens below 13 °C

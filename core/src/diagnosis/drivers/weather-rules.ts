@@ -1,5 +1,6 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, STRONG_WIND_MS, WARM_NIGHT_C } from '../../climate/limits.js';
 import type { WeatherDay } from '../../climate/gaps.js';
+import { nightLowC } from '../../climate/hours.js';
 import { warmthNote } from '../../climate/weather-in-place.js';
 import { coverOf, isEnclosed, isRainless } from '../../records/place.js';
 import { plantedBeforeLastFrost } from '../../season/frost-days.js';
@@ -73,10 +74,10 @@ export const warmNights = (ctx: CaseContext, { atC, days = 3, within = 10, from 
     within,
     from,
     half: days,
-    score: (w) => overLimit(w.tMinC, limit, SOFT_NIGHT_C),
-    textOf: (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
+    score: (w) => overLimit(nightLowC(w), limit, SOFT_NIGHT_C),
+    textOf: (w) => `night at ${ctx.format.temperature(nightLowC(w))}, ${ctx.format.day(w.date)}`,
     sum: (hits) =>
-      `nights of ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))} or more on ${ctx.format.days(hits.map((w) => w.date))}`,
+      `nights of ${ctx.format.temperature(Math.min(...hits.map((w) => nightLowC(w))))} or more on ${ctx.format.days(hits.map((w) => w.date))}`,
   });
 };
 
@@ -87,10 +88,10 @@ export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14, from 
     within,
     from,
     half: days,
-    score: (w) => underLimit(w.tMinC, limit, SOFT_NIGHT_C),
-    textOf: (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
+    score: (w) => underLimit(nightLowC(w), limit, SOFT_NIGHT_C),
+    textOf: (w) => `night at ${ctx.format.temperature(nightLowC(w))}, ${ctx.format.day(w.date)}`,
     sum: (hits) =>
-      `${hits.length === 1 ? 'a night' : `${hits.length} nights`} down to ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))}, the last on ${ctx.format.day(last(hits).date)}`,
+      `${hits.length === 1 ? 'a night' : `${hits.length} nights`} down to ${ctx.format.temperature(Math.min(...hits.map((w) => nightLowC(w))))}, the last on ${ctx.format.day(last(hits).date)}`,
   });
 };
 
