@@ -31,6 +31,7 @@ import {
 } from 'class-validator';
 import { IsId } from './id.js';
 import type { Role } from './roles.js';
+import { WEATHER_SERVICES, type WeatherServiceCode } from './weather.js';
 
 /** The units a garden uses. */
 export class UnitChoice implements Units {
@@ -172,6 +173,11 @@ export class GardenInput extends GardenFacts {
 
   @IsListOf(() => AwayDays, { most: 20, optional: true })
   away?: AwayDays[] | null;
+
+  /** where its weather comes from; the first service of the installation if left out */
+  @IsOptional()
+  @IsIn(WEATHER_SERVICES)
+  weatherService?: WeatherServiceCode | null;
 }
 
 /** A garden's settings as stored. */

@@ -1,4 +1,4 @@
-import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import {
   windAt2m,
   type ClimateTable,
@@ -8,6 +8,8 @@ import {
   seeded,
 } from '@candid-leaf/core/climate';
 import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
+import { Faults } from './faults.js';
+import { listen, type Listening } from './listening.js';
 
 /**
  * A simulated weather station and forecast. It draws a place's weather from a climate table and a seed: the same
@@ -16,6 +18,7 @@ import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
  *   GET /observed?latitude&longitude&elevation&from&to
  *   GET /forecast?latitude&longitude&elevation&issued
  *   POST /fault?down=true|false   switches the station off and on
+ *   POST /fault?is=…              see faults.ts
  */
 
 /** An invented inland plain near mountains: cold winters, warm thundery summers. */
@@ -72,24 +75,23 @@ function questionOf(query: URLSearchParams): Question | string {
   return missing ? `${missing[0]} is missing or no number` : q;
 }
 
-export interface Station {
-  server: Server;
-  url: string;
-  close(): Promise<void>;
-}
+/** The station, running. */
+export type Station = Listening;
 
 /** Starts the station on a free loopback port. */
-export function startStation(seed: number, port = 0): Promise<Station> {
+export async function startStation(seed: number, port = 0): Promise<Station> {
   let down = false;
+  const faults = new Faults();
   const answer = (request: IncomingMessage, response: ServerResponse): void => {
     const send = (status: number, body: unknown): void => {
       response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify(body));
     };
     const url = new URL(request.url ?? '/', 'http://station');
-    if (request.method === 'POST' && url.pathname === '/fault') {
+    if (request.method === 'POST' && url.searchParams.has('down')) {
       down = url.searchParams.get('down') === 'true';
       return send(200, { down });
     }
+    if (faults.switched(request, url, response)) return;
     if (down) return send(503, { message: 'the station is down' });
     const q = questionOf(url.searchParams);
     if (typeof q === 'string') return send(400, { message: q });
@@ -97,28 +99,37 @@ export function startStation(seed: number, port = 0): Promise<Station> {
       const [from, to] = [url.searchParams.get('from'), url.searchParams.get('to')];
       if (!isDay(from) || !isDay(to) || from < FIRST_DAY)
         return send(400, { message: `from and to must be days, none before ${FIRST_DAY}` });
-      return send(
-        200,
-        weatherAt(q, seed, to)
-          .filter((d) => d.date >= from)
-          .map(windUpThere),
-      );
+      const days = weatherAt(q, seed, to).filter((d) => d.date >= from);
+      return void faults.send(response, faulty(days.map(windUpThere), faults));
     }
     if (url.pathname === '/forecast') {
       const issued = url.searchParams.get('issued');
       if (!isDay(issued) || issued < FIRST_DAY) return send(400, { message: 'issued must be a day' });
       const truth = weatherAt(q, seed, addDays(issued, FORECAST_DAYS)).filter((d) => d.date > issued);
-      return send(200, forecastOf(truth, seeded(seed + daysBetween(FIRST_DAY, issued))).map(windUpThere));
+      const days = forecastOf(truth, seeded(seed + daysBetween(FIRST_DAY, issued)));
+      return void faults.send(response, faulty(days.map(windUpThere), faults));
     }
     send(404, { message: 'no such question' });
   };
-  const server = createServer(answer);
-  return new Promise((done, fail) => {
-    server.once('error', fail);
-    server.listen(port, '127.0.0.1', () => {
-      const address = server.address();
-      const bound = typeof address === 'object' && address ? address.port : port;
-      done({ server, url: `http://127.0.0.1:${bound}`, close: () => new Promise((ok) => server.close(() => ok())) });
-    });
-  });
+  const listening = await listen(answer, port);
+  const close = (): Promise<void> => {
+    faults.end();
+    return listening.close();
+  };
+  return { ...listening, close };
+}
+
+function faulty<D extends { date: string; tMaxC: number }>(days: D[], faults: Faults): D[] {
+  switch (faults.is) {
+    case 'gaps':
+      return days.filter((_, i) => i % 3 !== 0);
+    case 'repeats':
+      return days.flatMap((d) => [d, d]);
+    case 'wrong-clock':
+      return days.map((d) => ({ ...d, date: addDays(d.date, 365) }));
+    case 'impossible':
+      return days.map((d) => ({ ...d, tMaxC: 900 }));
+    default:
+      return days;
+  }
 }
