@@ -1,3 +1,4 @@
+import { WEATHER_SERVICES, type WeatherServiceCode } from '@candid-leaf/contract';
 import { isUUID } from 'class-validator';
 
 /**
@@ -6,12 +7,30 @@ import { isUUID } from 'class-validator';
  */
 export const CONNECT_MS = 10_000;
 
+/** Where weather may come from. */
+export interface WeatherConfig {
+  /** services a garden may choose, the usual one first */
+  services: readonly WeatherServiceCode[];
+  /** the one chosen for a new garden unless its gardener chooses another */
+  proposed: WeatherServiceCode;
+  /** address of the simulated station */
+  simulatedUrl: string | null;
+  openMeteo: { forecast: string; archive: string; key: string | null };
+  metNorwayUrl: string;
+  /** who we are, for services that ask for it: a mail address or a web page */
+  contact: string | null;
+  /** a broker that sensors publish to */
+  mqttUrl: string | null;
+  /** a folder of CSV files with readings, one folder in it for each station */
+  folder: string | null;
+}
+
 /** All settings of the environment, read once. */
 export interface Config {
   databaseUrl: string;
   port: number;
   sessionSecret: string;
-  stationUrl: string | null;
+  weather: WeatherConfig;
   /** addresses of hose timers the server may contact; no others */
   timerHosts: readonly string[];
   /** folder of the built page; null if only the API is served */
@@ -54,7 +73,7 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     databaseUrl: databaseUrlFrom(env.DATABASE_URL),
     port: portFrom(env.PORT ?? '3210'),
     sessionSecret,
-    stationUrl: env.STATION_URL ?? null,
+    weather: weatherFrom(env),
     timerHosts: (env.TIMER_HOSTS ?? '').split(',').filter(Boolean).map(originFrom),
     webRoot: env.WEB_ROOT ?? null,
     secureCookies: env.SECURE_COOKIES === 'true',
@@ -70,6 +89,44 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     photoMb: countFrom('PHOTO_MB', env.PHOTO_MB, 500),
     demoGarden: env.DEMO_GARDEN ? idFrom('DEMO_GARDEN', env.DEMO_GARDEN) : null,
     backups: env.BACKUPS ?? null,
+  };
+}
+
+/** @throws BadSetting if a service is unknown, or lacks what it needs */
+function weatherFrom(env: NodeJS.ProcessEnv): WeatherConfig {
+  const simulatedUrl = env.STATION_URL ? originOf('STATION_URL', env.STATION_URL) : null;
+  const contact = env.WEATHER_CONTACT ?? null;
+  // a garden without a choice gets the first: no outside service is asked before a gardener chose it
+  const usual = [simulatedUrl ? 'simulated' : 'none', 'open-meteo', ...(contact ? ['met-norway'] : [])];
+  const named = env.WEATHER ? env.WEATHER.split(',').map((name) => name.trim()) : usual;
+  const unknown = named.find((name) => !(WEATHER_SERVICES as readonly string[]).includes(name));
+  if (unknown !== undefined)
+    throw new BadSetting(`WEATHER contains "${unknown}". It knows ${WEATHER_SERVICES.join(', ')}.`);
+  if (named.includes('met-norway') && !contact)
+    throw new BadSetting(
+      'WEATHER_CONTACT is not set. MET Norway asks for a mail address or web page of who runs this.',
+    );
+  if (named.includes('simulated') && !simulatedUrl)
+    throw new BadSetting('STATION_URL is not set: the address of the simulated station.');
+  const address = (name: string, usualUrl: string): string => {
+    const text = env[name] ?? usualUrl;
+    if (!URL.canParse(text) || !/^https?:/.test(text)) throw new BadSetting(`${name} is not a web address.`);
+    return text.replace(/\/$/, '');
+  };
+  return {
+    services: named as WeatherServiceCode[],
+    // made-up weather is proposed only if it was set on purpose
+    proposed: (env.WEATHER ? named[0] : 'open-meteo') as WeatherServiceCode,
+    simulatedUrl,
+    openMeteo: {
+      forecast: address('OPEN_METEO_URL', 'https://api.open-meteo.com/v1/forecast'),
+      archive: address('OPEN_METEO_ARCHIVE_URL', 'https://archive-api.open-meteo.com/v1/archive'),
+      key: env.OPEN_METEO_KEY ?? null,
+    },
+    metNorwayUrl: address('MET_NORWAY_URL', 'https://api.met.no'),
+    contact,
+    mqttUrl: env.MQTT_URL ?? null,
+    folder: env.WEATHER_FOLDER ?? null,
   };
 }
 

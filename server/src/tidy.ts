@@ -8,7 +8,10 @@ import { SpoolSweep } from './transfer/spool-sweep.service.js';
 /** What is left over on the disk is removed, once; prints what was found. `npm run tidy` starts it. */
 const config = configFrom(process.env);
 const app = await NestFactory.createApplicationContext(
-  AppModule.with({ ...config, workers: 0, webRoot: null, backups: null }, { background: false }),
+  AppModule.with(
+    { ...config, weather: { ...config.weather, mqttUrl: null }, workers: 0, webRoot: null, backups: null },
+    { background: false },
+  ),
   { logger: ['warn', 'error'] },
 );
 const { files, rows } = await app.get(PhotosService, { strict: false }).tidy();

@@ -10,10 +10,32 @@ import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { AppModule } from '../src/app.module.js';
 import type { Role } from '@candid-leaf/contract';
-import type { Config } from '../src/config.js';
+import { CONFIG, type Config } from '../src/config.js';
+import { Clock } from '../src/shared/clock.js';
+import { KeptAnswers } from '../src/weather/sources/kept-answers.service.js';
+import type { Manners } from '../src/weather/sources/outside.js';
+import { sourceFrom } from '../src/weather/sources/provider.js';
 import { installGate } from '../src/gate/install.js';
-import { WeatherStation, type StationDay, type StationForecastDay } from '../src/weather/station.js';
+import { type StationDay, type StationForecastDay, WeatherSource } from '../src/weather/sources/source.js';
 import { addDays, daysBetween } from '@candid-leaf/core/units';
+
+/** Manners of a test: nobody waits five seconds for what is slow on purpose. */
+export const QUICK: Manners = { patienceMs: 1500, pauseMs: 1, restMs: 60_000 };
+
+/** Nobody listens there. */
+const NOWHERE = 'http://127.0.0.1:9';
+
+/** No outside: the station of the tests stands for it. */
+export const NO_WEATHER: Config['weather'] = {
+  services: ['simulated'],
+  proposed: 'simulated',
+  simulatedUrl: null,
+  openMeteo: { forecast: NOWHERE, archive: NOWHERE, key: null },
+  metNorwayUrl: NOWHERE,
+  contact: null,
+  mqttUrl: null,
+  folder: null,
+};
 
 /** Measured and forecast days of one place. */
 interface Sky {
@@ -22,7 +44,7 @@ interface Sky {
 }
 
 /** A station under the test's thumb: fair weather, or down. */
-export class TestStation extends WeatherStation {
+export class TestStation extends WeatherSource {
   down = false;
   /** which days were asked for */
   readonly asked: { from: string; to: string }[] = [];
@@ -130,7 +152,7 @@ export async function startApp(
     databaseUrl: url.toString(),
     port: 0,
     sessionSecret: 'x'.repeat(40),
-    stationUrl: null,
+    weather: NO_WEATHER,
     timerHosts: [],
     webRoot: null,
     secureCookies: false,
@@ -150,8 +172,13 @@ export async function startApp(
   const station = new TestStation();
   // what runs by the clock is called by the tests that are about it: a run that crosses a full hour is like any other
   const module = await Test.createTestingModule({ imports: [AppModule.with(config, { background: false })] })
-    .overrideProvider(WeatherStation)
-    .useValue(station)
+    .overrideProvider(WeatherSource)
+    // settings of its own mean the real sources, in front of stand-ins
+    .useFactory({
+      factory: (...[config, kept, clock]: never[]) =>
+        (more.weather?.simulatedUrl ?? null) !== null ? sourceFrom(config!, kept!, clock!, QUICK) : station,
+      inject: [CONFIG, KeptAnswers, Clock],
+    })
     .compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: false });
   const { close } = installGate(app, config);
@@ -188,7 +215,7 @@ function routesOf(app: NestExpressApplication): string[] {
   const { router } = app.getHttpAdapter().getInstance() as { router: { stack: Layer[] } };
   return router.stack
     .flatMap(({ route }) => (route ? Object.keys(route.methods).map((m) => `${m.toUpperCase()} ${route.path}`) : []))
-    .filter((r) => r.includes(' /api/'))
+    .filter((r) => / \/(api|weatherstation)\//.test(r))
     .sort();
 }
 

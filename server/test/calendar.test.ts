@@ -13,6 +13,7 @@ const TODAY = '2026-07-18';
 const eventsOf = (text: string) =>
   new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((v) => {
     const e = new ICAL.Event(v);
+    const alarm = v.getFirstSubcomponent('valarm')?.getFirstPropertyValue('trigger');
     return {
       uid: e.uid,
       from: e.startDate.toString(),
@@ -20,6 +21,7 @@ const eventsOf = (text: string) =>
       allDay: e.startDate.isDate,
       title: e.summary,
       text: e.description,
+      alarm: alarm ? String(alarm) : null,
     };
   });
 
@@ -38,9 +40,12 @@ test('tasks due and dates of the season, read by an independent parser without a
   const pick = events.find((e) => e.title.startsWith('Check for ripe fruit'))!;
   expect(pick).toMatchObject({ from: TODAY, to: '2026-07-19', allDay: true });
   expect(pick.text).toContain('Red, "one"; two');
+  // it rings at seven on its morning; a date of the season does not
+  expect(pick.alarm).toBe('PT7H');
   expect(events.find((e) => e.title.startsWith('Top the plant'))).toMatchObject({
     from: '2026-09-16',
     to: '2026-10-01',
+    alarm: null,
   });
   // read again, nothing is doubled: each keeps its name
   const again = eventsOf((await app.http().get(path).expect(200)).text);

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { GardenView } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
 import { v7 as uuid } from 'uuid';
-import { networkOf } from '../src/accounts/network.js';
+import { networkOf } from '../src/shared/network.js';
 import { gardener, potted, startApp, useApp, useFolder } from './app.js';
 
 /** What stands before every route. */

@@ -46,9 +46,10 @@ test('a fetch asks only for missing days, and for four hundred at most', async (
   const g = await gardenOf(app);
   app.station.asked.length = 0;
   await g.weather();
-  expect(app.station.asked).toEqual([{ from: TODAY, to: TODAY }]);
+  // the last two days again: services correct them
+  expect(app.station.asked).toEqual([{ from: addDays(TODAY, -2), to: TODAY }]);
   await g.goTo(addDays(TODAY, 3));
-  expect(app.station.asked.at(-1)).toEqual({ from: addDays(TODAY, 1), to: addDays(TODAY, 3) });
+  expect(app.station.asked.at(-1)).toEqual({ from: addDays(TODAY, -2), to: addDays(TODAY, 3) });
   const db = await app.connect();
   await db.query("DELETE FROM weather WHERE day > '2025-02-01'");
   await db.query("UPDATE weather SET day = '2025-01-10' WHERE kind = 'observed' LIMIT 1");

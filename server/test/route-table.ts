@@ -13,6 +13,9 @@ import {
   SeveralRecords,
   SignIn,
   SignUp,
+  SoilProbeInput,
+  SoilProbePoint,
+  StationReadingInput,
   StartTreatment,
   TaskDone,
   TreatmentOutcome,
@@ -295,6 +298,14 @@ export const ROUTES: Record<string, Row> = {
     body: (w) => ({ recordId: w.recordId, key: `water:${w.placeId}` }),
   },
   'GET /api/towns': { member: 200, query: () => '?name=Alba' },
+  // an empty form, and a key that is none
+  'POST /api/stations/:key/report': { open: true, member: 400 },
+  'GET /weatherstation/updateweatherstation.php': { open: true, member: 401 },
+  'GET /api/weather/services': { member: 200 },
+  'GET /api/weather/frosts': {
+    member: 200,
+    query: () => '?latitude=45&longitude=9&elevationM=100&timeZone=Europe/Rome&service=simulated',
+  },
   'GET /api/towns/near': { member: 200, query: () => '?latitude=45&longitude=9' },
   'GET /api/practice': READ,
   'PUT /api/practice': {
@@ -421,6 +432,26 @@ export const ROUTES: Record<string, Row> = {
   'DELETE /api/gardens/:gardenId/records/:recordId': RECORDS(204),
   'POST /api/gardens/:gardenId/records/:recordId/restore': RECORDS(204),
   'POST /api/gardens/:gardenId/weather/pull': RECORDS(200),
+  'GET /api/gardens/:gardenId/weather/station': { member: 200, needs: 'record' },
+  'POST /api/gardens/:gardenId/weather/station': { member: 200, peopleOnly: true },
+  'POST /api/gardens/:gardenId/weather/station/reading': {
+    member: 204,
+    cls: StationReadingInput,
+    body: () => ({ reading: 'as-sent' }),
+  },
+  'GET /api/gardens/:gardenId/weather/station/probes': { member: 200, needs: 'record' },
+  // no probe was heard yet
+  'PUT /api/gardens/:gardenId/weather/station/probes/:channel': {
+    member: 404,
+    cls: SoilProbeInput,
+    body: (w) => ({ placeId: w.placeId, depthCm: 10 }),
+  },
+  'POST /api/gardens/:gardenId/weather/station/probes/:channel/point': {
+    member: 404,
+    cls: SoilProbePoint,
+    body: () => ({ as: 'dry' }),
+  },
+  'DELETE /api/gardens/:gardenId/weather/station': { member: 204, peopleOnly: true },
   'POST /api/gardens/:gardenId/tasks/:key/done': {
     needs: 'record',
     member: 200,

@@ -2,7 +2,7 @@ import { HttpException, HttpStatus, Inject, Injectable, type OnModuleDestroy } f
 import mysql from 'mysql2';
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
 import { CONFIG, CONNECT_MS, type Config } from '../config.js';
-import { networkOf } from './network.js';
+import { networkOf } from '../shared/network.js';
 
 const QUARTER_S = 15 * 60;
 const HOUR_S = 3600;

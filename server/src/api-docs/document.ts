@@ -24,6 +24,7 @@ const FILES: Record<string, string> = {
   'TransferController preview': 'text/csv',
   'TransferController run': 'text/csv',
   'TransferController fill': 'application/zip',
+  'UploadsController gateway': 'application/x-www-form-urlencoded',
 };
 
 /**

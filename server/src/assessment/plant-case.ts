@@ -68,6 +68,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       lastFrost: garden.lastFrost,
       firstFrost: garden.firstFrost,
       ...(garden.seasonMode ? { seasonMode: garden.seasonMode } : {}),
+      ...(garden.climate ? { climate: garden.climate } : {}),
     },
     place: {
       kind: place.kind,

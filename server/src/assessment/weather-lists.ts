@@ -11,6 +11,8 @@ const asRecord = (w: WeatherOfDay) => ({
   rhMeanPct: w.rhMeanPct,
   windMs: w.windMs,
   solarMj: w.solarMj,
+  wetHours: w.wetHours,
+  nightC: w.nightC,
 });
 
 /** Lists derived from a garden's weather: shared by all its plants while that weather is current. */

@@ -66,7 +66,9 @@ export class CalendarService {
         from: t.dueOn < s.today ? s.today : t.dueOn,
         to: t.dueOn < s.today ? s.today : t.dueOn,
         title: t.amount ? `${t.title}: ${t.amount}` : t.title,
-        text: [t.where, t.why, ...(t.parts ?? []), ...t.cautions].filter(Boolean).join('\n'),
+        // short: the page has the steps; cautions stand where the act is
+        text: [t.where, t.why, ...t.cautions].filter(Boolean).join('\n'),
+        alarm: true,
       }));
     const { lines, season } = await this.season.view(gardenId);
     const dates = lines.flatMap((line) =>

@@ -21,6 +21,8 @@ import { TaskPaceEntity } from '../today/task-pace.entity.js';
 import { PostponementEntity } from '../today/postponement.entity.js';
 import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
+import { KeptAnswerEntity } from '../weather/sources/kept-answer.entity.js';
+import { SoilChannelEntity, StationHourEntity, WeatherStationEntity } from '../weather/stations/station.entities.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
@@ -52,6 +54,7 @@ import { LinksHaveMakers1700002100000 } from './migrations/1700002100000-links-h
 import { ImportJobs1700002200000 } from './migrations/1700002200000-import-jobs.js';
 import { BedRules1700002300000 } from './migrations/1700002300000-bed-rules.js';
 import { FoundOnPlants1700002400000 } from './migrations/1700002400000-found-on-plants.js';
+import { WeatherSources1700002500000 } from './migrations/1700002500000-weather-sources.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -85,6 +88,10 @@ const ENTITIES = [
   ImportEntity,
   ImportJobEntity,
   PracticeAnswerEntity,
+  KeptAnswerEntity,
+  WeatherStationEntity,
+  StationHourEntity,
+  SoilChannelEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days unchanged, whatever the machine's time zone. */
@@ -118,6 +125,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     ImportJobs1700002200000,
     BedRules1700002300000,
     FoundOnPlants1700002400000,
+    WeatherSources1700002500000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -1,6 +1,7 @@
 import { type Stock } from '@candid-leaf/core/support';
-import type { UnitChoice } from '@candid-leaf/contract';
+import type { UnitChoice, WeatherServiceCode } from '@candid-leaf/contract';
 import type { PepperFeed, StarterMethod } from '@candid-leaf/core/nutrition';
+import type { MonthOfClimate } from '@candid-leaf/core/records';
 import type { SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/walks';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
@@ -67,6 +68,14 @@ export class GardenEntity {
   /** feeding of healthy peppers in flower */
   @Column('varchar', { length: 10, nullable: true })
   pepperFeed: PepperFeed | null;
+
+  /** where its weather comes from; null: the first service of the installation */
+  @Column('varchar', { length: 20, nullable: true })
+  weatherService: WeatherServiceCode | null;
+
+  /** means of each month, where a service gave years of days */
+  @Column('simple-json', { nullable: true })
+  climate: MonthOfClimate[] | null;
 
   @Column('int')
   version: number;

@@ -33,7 +33,7 @@ export class GardensService {
   }
 
   dto(g: GardenEntity): GardenDto {
-    const { revision: _r, weatherRevision: _v, weatherPulledAt: _w, weatherTrouble: _t, ...rest } = g;
+    const { revision: _r, weatherRevision: _v, weatherPulledAt: _w, weatherTrouble: _t, climate: _c, ...rest } = g;
     return { ...rest, today: this.today(g) };
   }
 
@@ -54,12 +54,12 @@ export class GardensService {
     return mine.map((g) => ({ ...this.dto(g), role: roles.get(g.id) ?? 'look' }));
   }
 
-  /** Registers a follower of created or changed gardens (the weather). */
+  /** Registers a follower of created or changed gardens (the weather); `moved`: its place or its weather service is another. */
   onSaved(follow: (garden: GardenDto, moved: boolean) => Promise<void>): void {
     this.followers.push(follow);
   }
 
-  /** Creates or changes a garden; repeating it changes nothing. Followers learn whether it moved on the map. */
+  /** Creates or changes a garden; repeating it changes nothing. Followers learn whether its weather is another one now. */
   async put(accountId: string, input: GardenInput): Promise<GardenDto> {
     const { garden, moved } = await this.save(accountId, input);
     for (const follow of this.followers) await follow(garden, moved);
@@ -68,7 +68,8 @@ export class GardensService {
 
   private save(accountId: string, input: GardenInput): Promise<{ garden: GardenDto; moved: boolean }> {
     return inTransaction(this.db, async (m) => {
-      const { version, ...rest } = input;
+      // the climate comes from the weather service
+      const { version, climate: _c, ...rest } = input;
       const content = {
         ...rest,
         lastFrost: rest.lastFrost ?? null,
@@ -80,6 +81,7 @@ export class GardensService {
         pepperFeed: rest.pepperFeed ?? null,
         stock: rest.stock ?? null,
         seasonMode: rest.seasonMode ?? null,
+        weatherService: rest.weatherService ?? null,
       };
       throwIfFaults(gardenFaults(content));
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
@@ -94,6 +96,7 @@ export class GardensService {
           weatherRevision: '1',
           weatherPulledAt: null,
           weatherTrouble: null,
+          climate: null,
         });
         await m.insert(GardenEntity, garden);
         await m.insert(MembershipEntity, { accountId, gardenId: input.id, role: 'keep', since: this.clock.now() });
@@ -106,7 +109,9 @@ export class GardensService {
       const same = Object.entries(content).every(([k, v]) => sameContent(v, old[k as keyof GardenEntity]));
       if (same) return { garden: this.dto(old), moved: false };
       if (version !== old.version) throw versionConflict();
-      const moved = (['latitude', 'longitude', 'elevationM'] as const).some((k) => old[k] !== input[k]);
+      const moved = (['latitude', 'longitude', 'elevationM', 'weatherService'] as const).some(
+        (k) => old[k] !== content[k],
+      );
       Object.assign(old, content, { version: old.version + 1, revision: String(BigInt(old.revision) + 1n) });
       await m.save(old);
       return { garden: this.dto(old), moved };

@@ -22,7 +22,7 @@ export function thePage(folder: string): RequestHandler {
   page.use('/assets', files(join(folder, 'assets'), FOR_GOOD));
   page.use(files(folder, 'no-cache'));
   page.get('/{*path}', (request, response, next) => {
-    if (/^\/(api|assets)(\/|$)/i.test(request.path)) return next();
+    if (/^\/(api|assets|weatherstation)(\/|$)/i.test(request.path)) return next();
     response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: folder, cacheControl: false });
   });
   return page;

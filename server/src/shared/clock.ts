@@ -1,3 +1,4 @@
+import { wallClock } from '@candid-leaf/core/units';
 import { Injectable } from '@nestjs/common';
 
 /** The only source of the current time; tests replace it. */
@@ -9,5 +10,4 @@ export class Clock {
 }
 
 /** Returns the calendar day of an instant in a time zone. */
-export const dayIn = (timeZone: string, instant: Date): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(instant);
+export const dayIn = (timeZone: string, instant: Date): string => wallClock(timeZone, instant.getTime()).slice(0, 10);

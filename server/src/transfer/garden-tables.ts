@@ -8,6 +8,7 @@ import {
   SeasonNotesInput,
   TrialInput,
   VarietyInput,
+  WEATHER_SERVICES,
 } from '@candid-leaf/contract';
 import { plantingFaults } from '@candid-leaf/core/planning';
 import { productFaults } from '@candid-leaf/core/products';
@@ -153,7 +154,11 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: WeatherEntity,
     marked: false,
     named: false,
-    check: ({ day, kind: _k, rainChancePct: _c, ...rest }) => checked(WeatherRecord, { ...rest, date: day }),
+    check: ({ day, kind: _k, rainChancePct: _c, source, ...rest }) => {
+      if (source != null && source !== 'own' && !(WEATHER_SERVICES as readonly unknown[]).includes(source))
+        throw refused('source', `${JSON.stringify(source)} is no source of weather`);
+      checked(WeatherRecord, { ...rest, date: day });
+    },
   },
   {
     name: 'treatments',

@@ -1,6 +1,6 @@
 import { tapInWords } from '@candid-leaf/core/pollination';
 import { helpedKey, orderByRate, type Rate } from '@candid-leaf/core/helped';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import {
   type GardenView,
   type PlaceOnView,
@@ -28,12 +28,13 @@ import { placeDto } from '../places/places.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { plantDto } from '../plants/plants.service.js';
 import { ProductsService } from '../products/products.service.js';
+import { CONFIG, type Config } from '../config.js';
 import { recordDto } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { TodayService } from '../today/today.service.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 import { weatherDto } from '../weather/weather-days.js';
-import { stateOf } from '../weather/weather.service.js';
+import { stateOf } from '../weather/outside-weather.service.js';
 
 const BACK_DAYS = 14;
 const AHEAD_DAYS = 7;
@@ -50,6 +51,7 @@ export class ViewsService {
     private readonly today: TodayService,
     private readonly treatments: TreatmentsService,
     private readonly products: ProductsService,
+    @Inject(CONFIG) private readonly config: Config,
   ) {}
 
   async garden(gardenId: string): Promise<GardenView> {
@@ -61,7 +63,7 @@ export class ViewsService {
       ribbon: ribbon(s, all),
       places: livePlaces(s).map((p) => placeOnView(s, p, assessed.get(p.id)?.plants ?? new Map())),
       today: due,
-      weather: stateOf(s.garden, s.weather),
+      weather: stateOf(s.garden, s.weather, this.config),
     };
   }
 

@@ -1,3 +1,4 @@
+import type { WeatherSourceCode } from '@candid-leaf/contract';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** One day of a garden's weather, measured or forecast: both are stored. */
@@ -32,4 +33,16 @@ export class WeatherEntity {
 
   @Column('double', { nullable: true })
   solarMj: number | null;
+
+  /** hours in which a leaf was wet */
+  @Column('double', { nullable: true })
+  wetHours: number | null;
+
+  /** mean of the night before, °C */
+  @Column('double', { nullable: true })
+  nightC: number | null;
+
+  /** null: from before this was kept, or imported */
+  @Column('varchar', { length: 20, nullable: true })
+  source: WeatherSourceCode | null;
 }

@@ -11,8 +11,13 @@ import type { Job, Said } from './messages.js';
 const BEAT_MS = 500;
 
 const say = (said: Said): void => parentPort?.postMessage(said);
+const config = workerData as Config;
 const app = await NestFactory.createApplicationContext(
-  AppModule.with({ ...(workerData as Config), workers: 0, webRoot: null, backups: null }, { background: false }),
+  // one process listens to the broker, not each of its threads
+  AppModule.with(
+    { ...config, weather: { ...config.weather, mqttUrl: null }, workers: 0, webRoot: null, backups: null },
+    { background: false },
+  ),
   { logger: ['warn', 'error'], abortOnError: false },
 );
 const workers = app.get(Workers, { strict: false });
