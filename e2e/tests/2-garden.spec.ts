@@ -191,7 +191,7 @@ test('a garden in US units shows and takes nothing else', async ({ page }) => {
   await expect.poll(() => savedIn(page, 'watering')).toMatchObject([{ litres: expect.closeTo(1.893, 3) as unknown }]);
 });
 
-test('the weather station is down: the page says so; the own rain gauge counts', async ({ page }) => {
+test('the weather service is down: the page says so; the own rain gauge counts', async ({ page }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
   const station = process.env.STATION_URL!;
@@ -200,13 +200,15 @@ test('the weather station is down: the page says so; the own rain gauge counts',
     await page.getByRole('link', { name: 'Settings' }).click();
     await page.getByRole('link', { name: 'Weather and hose timer' }).click();
     await page.getByRole('button', { name: 'Update now' }).click();
-    await expect(page.getByText('The weather station does not answer: the station answered 503')).toBeVisible();
-    await expect(page.getByText(/its newest day is 18 July/)).toBeVisible();
+    await expect(
+      page.getByText('The simulated station has a fault (503). We try again within the hour.'),
+    ).toBeVisible();
+    await expect(page.getByText(/The newest day is 18 July/)).toBeVisible();
   } finally {
     await page.request.post(`${station}/fault?down=false`);
   }
   await page.getByRole('button', { name: 'Update now' }).click();
-  await expect(page.getByText('The station does not answer')).toBeHidden();
+  await expect(page.getByText('has a fault (503)')).toBeHidden();
   await page.getByRole('link', { name: 'Own garden', exact: true }).click();
   await page.getByRole('button', { name: /Friday 17 July/ }).click();
   await page.getByLabel('Your rain gauge (mm)').fill('12');

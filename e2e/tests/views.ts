@@ -50,6 +50,7 @@ export async function views(page: Page): Promise<[string, string][]> {
     ['days away', `${garden}/away`],
     ['plant of another garden', `${garden}/other-garden`],
     ['import and export', `${garden}/files`],
+    ['labels', `${garden}/labels`],
     ['people and access', `${garden}/people`],
     ['account', '/account'],
     ['api description', '/api/docs'],

@@ -92,6 +92,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/while-away/screens/watering')).WateringScreen }),
       },
       {
+        path: ROUTES.label,
+        lazy: async () => ({ Component: (await import('./features/labels/screens/opened')).LabelOpened }),
+      },
+      {
         path: ROUTES.account,
         lazy: async () => ({ Component: (await import('./features/account/screens/account')).AccountScreen }),
       },
@@ -119,6 +123,10 @@ export const router = createBrowserRouter([
                     <PlantReady />
                   </>
                 ),
+              },
+              {
+                path: ROUTES.labels,
+                lazy: async () => ({ Component: (await import('./features/labels/screens/labels')).LabelsScreen }),
               },
               { path: ROUTES.settings, lazy: settings },
               { path: ROUTES.settingsPage, lazy: settings },

@@ -21,12 +21,15 @@ const day = (gauge: NonNullable<RibbonDay['weather']>['gauge']): RibbonDay => ({
     rhMeanPct: null,
     windMs: null,
     solarMj: null,
+    wetHours: null,
+    nightC: null,
+    source: 'own',
   },
 });
 
 test('a reading is a record of the garden’s day; changed, it keeps its id; emptied, it is deleted and can be restored', async () => {
   const server = fakeServer();
-  const { again } = show(<DayPanel day={day(null)} />);
+  const { again } = show(<DayPanel service={null} day={day(null)} />);
   const field = () => screen.getByLabelText('Your rain gauge (mm)');
   fireEvent.change(field(), { target: { value: '12' } });
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));
@@ -36,7 +39,7 @@ test('a reading is a record of the garden’s day; changed, it keeps its id; emp
     path: '/api/gardens/garden/records',
     body: { type: 'rain-gauge', data: { date: '2026-07-17', rainMm: 12 } },
   });
-  again(<DayPanel key="read" day={day({ recordId: 'r1', version: 2, rainMm: 12 })} />);
+  again(<DayPanel service={null} key="read" day={day({ recordId: 'r1', version: 2, rainMm: 12 })} />);
   screen.getByText('12 mm in your own rain gauge');
   fireEvent.change(field(), { target: { value: '' } });
   fireEvent.change(field(), { target: { value: '9' } });
@@ -46,7 +49,7 @@ test('a reading is a record of the garden’s day; changed, it keeps its id; emp
   );
   fireEvent.change(field(), { target: { value: '' } });
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));
-  await screen.findByText('The weather station counts for this day again.');
+  await screen.findByText('The weather service counts for this day again.');
   expect(server.sent.at(-1)).toMatchObject({ method: 'DELETE', path: '/api/gardens/garden/records/r1' });
   fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
   await waitFor(() => expect(server.sent.at(-1)!.path).toBe('/api/gardens/garden/records/r1/restore'));
@@ -54,7 +57,7 @@ test('a reading is a record of the garden’s day; changed, it keeps its id; emp
 
 test('a full disk is reported at the field, and what was typed stays', async () => {
   fakeServer(() => ({ status: 507, body: { message: 'This could not be kept: there is no room left on the disk.' } }));
-  show(<DayPanel day={day(null)} />);
+  show(<DayPanel service={null} day={day(null)} />);
   const field = screen.getByLabelText('Your rain gauge (mm)');
   fireEvent.change(field, { target: { value: '12' } });
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));

@@ -15,3 +15,4 @@ import './products';
 import './trials';
 import './tasks';
 import './water';
+import './weather';

@@ -56,7 +56,7 @@ export function assessHere(client: QueryClient, gardenId: string, plantId: strin
 const forecastOf = (view: PlantView): NonNullable<CaseAsked['forecast']> =>
   view.weather
     .filter((w) => w.kind === 'forecast' && w.day > view.garden.today)
-    .map(({ day, tMinC, tMaxC, rainMm, rainChancePct, rhMeanPct, windMs, solarMj }) => ({
+    .map(({ day, tMinC, tMaxC, rainMm, rainChancePct, rhMeanPct, windMs, solarMj, wetHours, nightC }) => ({
       date: day,
       tMinC,
       tMaxC,
@@ -65,6 +65,8 @@ const forecastOf = (view: PlantView): NonNullable<CaseAsked['forecast']> =>
       rhMeanPct,
       windMs,
       solarMj,
+      wetHours,
+      nightC,
     }));
 
 /** How its bed or pot is watered, as the server reads it; shared limits are left to it. */

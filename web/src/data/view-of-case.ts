@@ -112,4 +112,7 @@ const weatherOf = (w: PlantCase['records']['weather'][number]): WeatherDto => ({
   rhMeanPct: w.rhMeanPct ?? null,
   windMs: w.windMs ?? null,
   solarMj: w.solarMj ?? null,
+  wetHours: w.wetHours ?? null,
+  nightC: w.nightC ?? null,
+  source: null,
 });

@@ -116,8 +116,8 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
       <OutboxBar list={list} online={online} asOf={asOf} />
       {weather.trouble && (
         <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">
-          The weather station does not answer
-          {weather.newest && `; its newest day is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}.
+          {weather.trouble}{' '}
+          {weather.newest && `The newest day is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}. `}
           The estimates use what we have.
         </p>
       )}

@@ -14,6 +14,8 @@ export const ROUTES = {
   settingsPage: '/gardens/:gardenId/settings/:page',
   people: '/gardens/:gardenId/people',
   files: '/gardens/:gardenId/files',
+  labels: '/gardens/:gardenId/labels',
+  label: '/l/:code',
   whileAway: '/gardens/:gardenId/away',
   lookOver: '/gardens/:gardenId/look',
   season: '/gardens/:gardenId/season',

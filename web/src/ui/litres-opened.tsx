@@ -8,6 +8,7 @@ const PART_WORDS: Record<OrderPart, string> = {
   missing: 'to refill',
   salts: 'a little extra, so the whole pot gets wet and salts are flushed',
   rule: 'adjusted for your watering method',
+  rain: 'left to rain that may come',
   midday: 'a small second watering after midday',
   given: 'already given that day',
   cap: 'held back by the weekly limit',

@@ -5,6 +5,8 @@ import { type ReactNode, useId } from 'react';
 interface PickOption {
   value: string;
   label: string;
+  /** what it means, in a line */
+  says?: string;
   /** drawn beside the label */
   picture?: ReactNode;
 }
@@ -49,7 +51,14 @@ export function PickOne({ label, value, options, onChange, error, className }: P
               <RadioGroup.Indicator className="block size-2.5 rounded-full bg-leaf" />
             </span>
             {o.picture}
-            {o.label}
+            {o.says === undefined ? (
+              o.label
+            ) : (
+              <span>
+                {o.label}
+                <span className="block text-sm text-soft">{o.says}</span>
+              </span>
+            )}
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>

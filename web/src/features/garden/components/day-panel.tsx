@@ -1,10 +1,11 @@
-import type { RibbonDay, WeatherDto } from '@candid-leaf/contract';
+import type { RibbonDay, WeatherDto, WeatherServiceDto } from '@candid-leaf/contract';
 import { RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
+import { Credit } from '../../../ui/credit';
 import { faultsIn } from '../../../ui/faults';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
@@ -13,7 +14,7 @@ import { useWrite } from '../../../ui/use-write';
 import { deleteRecord, restoreRecord, saveRecord } from '../../../data/records';
 
 /** Everything known about one day. */
-export function DayPanel({ day }: { day: RibbonDay }) {
+export function DayPanel({ day, service }: { day: RibbonDay; service: WeatherServiceDto | null }) {
   const garden = useGarden();
   const format = useFormat();
   const [, setParams] = useSearchParams();
@@ -27,7 +28,11 @@ export function DayPanel({ day }: { day: RibbonDay }) {
       {w ? (
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           <Row label={w.kind === 'forecast' ? 'Forecast' : 'Warmth'} value={format.temperatures(w.tMinC, w.tMaxC)} />
+          {w.nightC !== null && <Row label="Night" value={`${format.temperature(w.nightC)} on average`} />}
           <Row label="Rain" value={`${format.rain(w.rainMm)}${rainFrom(w)}`} />
+          {w.wetHours !== null && w.wetHours > 0 && (
+            <Row label="Leaves wet" value={`about ${Math.round(w.wetHours)} hours`} />
+          )}
           {done.map(([kind, n]) => (
             <Row key={kind} label={RECORD_TYPES[kind].label} value={n === 1 ? 'once' : `${n} times`} />
           ))}
@@ -39,6 +44,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
       {(w?.kind === 'observed' || (!w && day.day <= garden.today)) && (
         <Gauge key={day.day} day={day.day} gauge={w?.gauge ?? null} />
       )}
+      {w && w.source !== 'own' && <Credit of={service} />}
       <Button look="quiet" className="mt-2 -ml-3" onClick={() => setParams({}, { replace: true })}>
         Back to today
       </Button>
@@ -48,6 +54,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
 
 function rainFrom(w: NonNullable<RibbonDay['weather']>): string {
   if (w.gauge !== null) return ' in your own rain gauge';
+  if (w.source === 'own') return ' at your own station';
   return w.rainChancePct !== null ? `, ${w.rainChancePct} % likely` : '';
 }
 
@@ -74,7 +81,7 @@ function Gauge({ day, gauge }: { day: string; gauge: WeatherDto['gauge'] }) {
       const id = gauge.recordId;
       remove.mutate(
         { id },
-        { said: 'The weather station counts for this day again.', undo: () => restore.mutate({ id }) },
+        { said: 'The weather service counts for this day again.', undo: () => restore.mutate({ id }) },
       );
       return;
     }

@@ -1,5 +1,5 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
-import { CalendarDays, CopyPlus, Footprints, Pencil, Plus, Shovel } from 'lucide-react';
+import { CalendarDays, CopyPlus, Footprints, Pencil, Plus, QrCode, Shovel } from 'lucide-react';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Menu, MenuLink } from '../../../ui/menu';
 
@@ -27,6 +27,9 @@ export function PlaceMenu({ view: { place, plants } }: { view: PlaceOnView }) {
       )}
       <MenuLink icon={Shovel} to={link('placeSoil', at)}>
         Soil
+      </MenuLink>
+      <MenuLink icon={QrCode} to={link('labels', {}, { place: place.id })}>
+        Labels to print
       </MenuLink>
       {may('keep') && (
         <MenuLink icon={Pencil} to={link('place', at)}>

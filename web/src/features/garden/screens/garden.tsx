@@ -98,7 +98,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
       <div className="grid gap-4 lg:grid-cols-[1fr_22rem] lg:grid-rows-[auto_1fr]">
         <div className="min-w-0 lg:col-start-2">
           {chosen ? (
-            <DayPanel key={chosen.day} day={chosen} />
+            <DayPanel key={chosen.day} day={chosen} service={view.weather.service} />
           ) : (
             <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
           )}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { ChevronRight, FolderOpen, Leaf, Plus, UserRound, Users, type LucideIcon } from 'lucide-react';
+import { ChevronRight, FolderOpen, Leaf, Plus, QrCode, UserRound, Users, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import { gardensQuery } from '../../../data/gardens';
 import { SignOut } from '../../../frame/sign-out';
@@ -46,6 +46,7 @@ export function SettingsList({ open }: { open: SettingsPageName | null }) {
             <>
               <Line to={link('people', {})} icon={Users} title="People and access" />
               <Line to={link('files', {})} icon={FolderOpen} title="Import and export" />
+              <Line to={link('labels', {})} icon={QrCode} title="Labels to print" />
             </>
           )}
           <Line to={ROUTES.account} icon={UserRound} title={signedIn ? 'Your account' : 'Sign in'} />

@@ -7,7 +7,7 @@ export function NewGarden() {
   return (
     <main className="mx-auto max-w-3xl p-5">
       <h1 className="text-3xl">New garden</h1>
-      <p className="mt-1 mb-4 text-soft">The location decides the weather. The rest is suggested.</p>
+      <p className="mt-1 mb-4 text-soft">The location decides the weather.</p>
       <GardenStart onKept={(gardenId) => void goOn(linkTo('garden', { gardenId }))} />
     </main>
   );

@@ -14,6 +14,8 @@ import { DemoDay } from '../components/demo-day';
 import { DisplaySettings } from '../components/display';
 import { GardenForm } from '../components/garden-form';
 import { HoseTimer } from '../components/hose-timer';
+import { OwnStation } from '../components/own-station';
+import { SoilProbes } from '../components/soil-probes';
 import { SettingsList } from '../components/settings-list';
 import { Weather } from '../components/weather';
 import { SETTINGS_PAGES, type SettingsPageName } from '../pages';
@@ -64,7 +66,7 @@ function Settings({ view }: { view: GardenView }) {
   );
 }
 
-function Opened({ name, view: { garden, weather } }: { name: SettingsPageName; view: GardenView }) {
+function Opened({ name, view: { garden, weather, places } }: { name: SettingsPageName; view: GardenView }) {
   const say = useSay();
   const may = useMay();
   if (!may(SETTINGS_PAGES[name].needs)) return <NotOpen />;
@@ -86,6 +88,8 @@ function Opened({ name, view: { garden, weather } }: { name: SettingsPageName; v
       return (
         <div className="flex flex-col gap-4">
           <Weather garden={garden} state={weather} />
+          <OwnStation garden={garden} />
+          <SoilProbes gardenId={garden.id} places={places} />
           {may('keep') && <HoseTimer garden={garden} />}
         </div>
       );

@@ -1,4 +1,4 @@
-import { GardenInput, type TownDto } from '@candid-leaf/contract';
+import { GardenInput, type TownDto, type WeatherServiceCode } from '@candid-leaf/contract';
 import { usualFrosts } from '@candid-leaf/core/climate';
 import { RefusedInput, checked } from '@candid-leaf/core/records';
 import { LocateFixed } from 'lucide-react';
@@ -18,6 +18,9 @@ import { saveGarden } from '../../../data/gardens';
 import { UNIT_SETS, waysOf, type UnitSet } from './own-ways';
 import { townNear } from '../../../data/towns';
 import { TownField, townInWords } from './town-field';
+import { frostsQuery, servicesQuery } from '../../../data/weather';
+import { SelectField } from '../../../ui/select-field';
+import { useQuery } from '@tanstack/react-query';
 import { roundTo } from '@candid-leaf/core/units';
 
 /** Heights by description, m (judgement: the middle of what the words mean). */
@@ -53,16 +56,18 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
   const [height, setHeight] = useState<Height>('low');
   const [elevation, setElevation] = useState<number | null>(null);
   const [own, setOwn] = useState<Partial<Frosts>>({});
+  const services = useQuery(servicesQuery()).data ?? [];
+  const [chosen, setChosen] = useState<WeatherServiceCode | null>(null);
+  const service = chosen ?? services.find((s) => s.proposed)?.code ?? null;
   const [units, setUnits] = useState<UnitSet>(ways.units);
   const [faults, setFaults] = useState<Record<string, string>>({});
   const [trouble, setTrouble] = useState<string | null>(null);
   const save = useWrite(saveGarden, id);
   const elevationM = height === 'known' ? elevation : HEIGHTS[height];
-  const proposed: Frosts =
-    town && elevationM !== null && !Number.isNaN(elevationM)
-      ? (usualFrosts(town.latitude, elevationM) ?? NO_FROST)
-      : NO_FROST;
-  const frosts = { ...proposed, ...own };
+  const at3d = town && elevationM !== null && !Number.isNaN(elevationM) ? { ...town, elevationM } : null;
+  const measured = useQuery(frostsQuery(at3d, service)).data?.frosts ?? null;
+  const proposed: Frosts = measured ?? (at3d && usualFrosts(at3d.latitude, at3d.elevationM)) ?? NO_FROST;
+  const frosts = { lastFrost: proposed.lastFrost, firstFrost: proposed.firstFrost, ...own };
   const frost = (which: keyof Frosts, label: string) => (
     <MonthDayField
       label={label}
@@ -105,6 +110,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
       units: UNIT_SETS[units],
       weekStart: ways.weekStart,
       dateForm: ways.dateForm,
+      weatherService: service,
     };
     try {
       await save.send({ garden: checked(GardenInput, garden) });
@@ -200,9 +206,23 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
             error={faults.elevationM}
           />
         )}
+        {services.length > 0 && (
+          <SelectField
+            label="Weather from"
+            className="mt-4"
+            value={service ?? ''}
+            options={services.map(({ code, name: label }): [string, string] => [code, label])}
+            hint={services.find((s) => s.code === service)?.says}
+            onChange={(code) => setChosen(code as WeatherServiceCode)}
+          />
+        )}
       </Panel>
       <Panel title="Frost">
-        <p className="mt-1 text-soft">Estimated. If you know better, change it.</p>
+        <p className="mt-1 text-soft">
+          {measured
+            ? `From ${measured.years} years of weather at this place. If you know better, change it.`
+            : 'Estimated. If you know better, change it.'}
+        </p>
         <div className="mt-2 grid gap-4 sm:grid-cols-2">
           {frost('lastFrost', 'Usual last frost')}
           {frost('firstFrost', 'Usual first frost')}
@@ -230,7 +250,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
           </p>
         ))}
       <Button type="submit" look="main" className="self-start" disabled={save.isPending}>
-        Create garden
+        {save.isPending ? 'Fetching its weather …' : 'Create garden'}
       </Button>
     </form>
   );
