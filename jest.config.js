@@ -41,6 +41,8 @@ const ESM_ONLY = [
   'ical-generator',
   '@tus',
   'srvx',
+  'aedes',
+  'nanoid',
 ];
 
 const project = (name, extra = {}, react = false) => ({

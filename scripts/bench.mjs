@@ -7,6 +7,7 @@ import { benchInThePage, inTheBrowser } from './lib/bench/in-the-browser.mjs';
 import { largeGardens, manyWriters, senderOf } from './lib/bench/server.mjs';
 import { row, timed } from './lib/bench/timed.mjs';
 import { water } from './lib/bench/water.mjs';
+import { uploads } from './lib/bench/weather.mjs';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { quickOnAPhone } from './lib/quick.mjs';
 import { slowPhone } from './lib/slow-phone.mjs';
@@ -63,7 +64,11 @@ try {
 
   home = throwAwayFolder('bench');
   delete process.env.DATABASE_URL;
-  const stack = await startStack({ home, env: { SIGN_UPS_PER_HOUR: '1000', LOG_LEVEL: 'error' } });
+  const stack = await startStack({
+    home,
+    env: { SIGN_UPS_PER_HOUR: '1000', LOG_LEVEL: 'error' },
+    weatherStandIns: true,
+  });
   stop = stack.stop;
   await loadDemo(stack, home);
   const { DEMO_ACCOUNT, GARDEN } = await import('@candid-leaf/demo');
@@ -94,6 +99,7 @@ try {
   row('The same right after a write, all 14 reports made anew', { median: cold[5], p95: cold[9] }, 'under 60');
 
   const send = senderOf(stack, cookie);
+  await uploads(stack, send, GARDEN.id);
   const ten = await tenSeasons(stack, send, core.addDays);
   await fiftyTogether(send, ten);
   await largeFile(stack, cookie, GARDEN.id, 'Sleeper Paste');

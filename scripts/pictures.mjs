@@ -20,7 +20,7 @@ try {
   await buildAll(say);
   home = throwAwayFolder('pictures');
   delete process.env.DATABASE_URL;
-  const stack = await startStack({ home, port: 0, tell: say });
+  const stack = await startStack({ home, port: 0, tell: say, weatherStandIns: true });
   stop = stack.stop;
   await loadDemo(stack, home);
   const { chromium } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');

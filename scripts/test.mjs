@@ -83,7 +83,7 @@ try {
     await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.mjs']);
     await check('Format', 'oxfmt', ['--check']);
   })();
-  const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
+  const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' }, weatherStandIns: true });
   stop = stack.stop;
   const enduring = endured();
   say('Loading the demo garden …');
@@ -112,6 +112,8 @@ try {
       STATION_URL: stack.stationUrl,
       TIMER_URL: stack.timerUrl,
       MAIL_URL: stack.mailUrl,
+      OPEN_METEO_URL: stack.openMeteoUrl,
+      MET_NORWAY_URL: stack.metNorwayUrl,
       PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport,
     },
     browserReport,

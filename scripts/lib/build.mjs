@@ -1,6 +1,6 @@
 // Builds quietly: the TypeScript compiler does only what has changed.
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { exec } from './exec.mjs';
@@ -39,6 +39,8 @@ export async function buildAll(tell) {
   await runTool(join(ROOT, 'node_modules', '.bin', 'vite'), ['build', '--logLevel', 'error'], {
     cwd: join(ROOT, 'web'),
   });
+  // a fresh clone has no such folder yet
+  mkdirSync(dirname(stampFile), { recursive: true });
   writeFileSync(stampFile, now);
 }
 

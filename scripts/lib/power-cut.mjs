@@ -27,7 +27,7 @@ export async function powerCuts(home, rounds, env) {
   const [disk, at] = [join(home, 'disk'), join(home, 'on-disk')];
   const unmount = makeDisk(disk, at, DISK_MB);
   if (!unmount) return null;
-  const stack = makeStack({ home: at, env });
+  const stack = makeStack({ home: at, env, weatherStandIns: true });
   const cuts = [];
   try {
     const running = await stack.start();

@@ -79,9 +79,17 @@ function ownSecret(home) {
  * Everything that runs under `home`. `DATABASE_URL` in the environment points at an existing database instead of our own.
  * @param port 0 takes any free one
  * @param env more for the server
+ * @param weatherStandIns services of the weather are the stand-ins, not the real ones
  * @returns `start` and `stop`; `stop` may be called at any time, also before `start` is through
  */
-export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseSettings = [] }) {
+export function makeStack({
+  home,
+  port = 0,
+  tell = () => {},
+  env = {},
+  databaseSettings = [],
+  weatherStandIns = false,
+}) {
   const crew = new Crew(tell);
   const logs = join(home, 'log');
 
@@ -119,6 +127,9 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
     const timerUrl = `http://127.0.0.1:${timerPort}`;
     const [smtpPort, mailPort] = [await ownPort(home, 'smtp'), await ownPort(home, 'mail')];
     const mailUrl = `http://127.0.0.1:${mailPort}`;
+    const [openMeteoPort, metNorwayPort] = [await ownPort(home, 'open-meteo'), await ownPort(home, 'met-norway')];
+    const openMeteoUrl = `http://127.0.0.1:${openMeteoPort}`;
+    const metNorwayUrl = `http://127.0.0.1:${metNorwayPort}`;
     await program(
       'station',
       'The stand-in for weather station, hose timer and mail',
@@ -127,9 +138,11 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
         TIMER_PORT: String(timerPort),
         SMTP_PORT: String(smtpPort),
         MAIL_PORT: String(mailPort),
+        OPEN_METEO_PORT: String(openMeteoPort),
+        MET_NORWAY_PORT: String(metNorwayPort),
       },
       join(logs, 'station.log'),
-      [stationUrl, timerUrl, mailUrl],
+      [stationUrl, timerUrl, mailUrl, openMeteoUrl, metNorwayUrl],
     );
     const appPort = port || (await freePort());
     const serverLog = join(logs, 'server.log');
@@ -153,12 +166,30 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
         PORT: String(appPort),
         // memory that one thread has let go of is given to the others
         MALLOC_ARENA_MAX: '2',
+        ...(weatherStandIns
+          ? {
+              WEATHER: 'simulated,open-meteo,met-norway',
+              WEATHER_CONTACT: 'leaf@halt.example',
+              OPEN_METEO_URL: `${openMeteoUrl}/v1/forecast`,
+              OPEN_METEO_ARCHIVE_URL: `${openMeteoUrl}/v1/archive`,
+              MET_NORWAY_URL: metNorwayUrl,
+            }
+          : {}),
         ...env,
       },
       serverLog,
       [`${url}/api/ready`],
     );
-    return { url, stationUrl, timerUrl, mailUrl, databaseUrl: db.url, pidOf: (name) => crew.pidOf(name) };
+    return {
+      url,
+      stationUrl,
+      timerUrl,
+      mailUrl,
+      openMeteoUrl,
+      metNorwayUrl,
+      databaseUrl: db.url,
+      pidOf: (name) => crew.pidOf(name),
+    };
   }
 
   return {
