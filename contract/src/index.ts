@@ -5,6 +5,7 @@ export * from './bench.js';
 export * from './calendar.js';
 export * from './gardens.js';
 export * from './id.js';
+export * from './messages.js';
 export * from './people.js';
 export * from './photos.js';
 export * from './places.js';

@@ -1,4 +1,5 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { WarnsOf } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
 import { FINITE, type Part, type TimerSet } from '@candid-leaf/core/records';
 import type { OrderParts } from '@candid-leaf/core/water';
@@ -100,6 +101,8 @@ export interface TaskDto {
   timer?: TimerSet;
   /** answered by what was picked, plant by plant */
   picks?: true;
+  /** what it prepares for: members who want it get a message on the evening before */
+  warns?: WarnsOf;
   /** steps to do one after the other */
   sequence?: string[];
   /** plant by plant, if it is for several */

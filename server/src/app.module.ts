@@ -20,6 +20,7 @@ import { FailuresFilter } from './gate/failures.filter.js';
 import { GazetteerModule } from './gazetteer/gazetteer.module.js';
 import { GardenGuard } from './gardens/garden.guard.js';
 import { GardensModule } from './gardens/gardens.module.js';
+import { MessagesModule } from './messages/messages.module.js';
 import { HealthModule } from './health/health.module.js';
 import { PlacesModule } from './places/places.module.js';
 import { PlantsModule } from './plants/plants.module.js';
@@ -78,6 +79,7 @@ const FEATURES = [
   PhotosModule,
   TransferModule,
   WateringListModule,
+  MessagesModule,
 ];
 
 /** The features, the one guard, and the one validation of input. */

@@ -25,6 +25,9 @@ export interface WeatherConfig {
   folder: string | null;
 }
 
+/** Push services of today's browsers; a leading dot stands for any name below it. */
+const PUSH_HOSTS = 'fcm.googleapis.com,updates.push.services.mozilla.com,web.push.apple.com,.notify.windows.com';
+
 /** All settings of the environment, read once. */
 export interface Config {
   databaseUrl: string;
@@ -51,6 +54,8 @@ export interface Config {
   mailFrom: string;
   /** public address of this server for links in mail; never taken from a request */
   publicUrl: string | null;
+  /** hosts of push services that messages may be sent to; browsers choose among them */
+  pushHosts: readonly string[];
   /** photo folder, shared by all server processes; null: no photos are stored */
   photos: string | null;
   /** photo storage per garden, MB */
@@ -85,6 +90,10 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     smtpUrl: env.SMTP_URL ? smtpFrom(env.SMTP_URL) : null,
     mailFrom: env.MAIL_FROM ?? 'Candid Leaf <leaf@localhost>',
     publicUrl: env.PUBLIC_URL ? originOf('PUBLIC_URL', env.PUBLIC_URL) : null,
+    pushHosts: (env.PUSH_HOSTS ?? PUSH_HOSTS)
+      .split(',')
+      .map((host) => host.trim().toLowerCase())
+      .filter(Boolean),
     photos: env.PHOTOS ?? null,
     photoMb: countFrom('PHOTO_MB', env.PHOTO_MB, 500),
     demoGarden: env.DEMO_GARDEN ? idFrom('DEMO_GARDEN', env.DEMO_GARDEN) : null,

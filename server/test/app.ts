@@ -167,6 +167,7 @@ export async function startApp(
     photoMb: 500,
     demoGarden: null,
     backups: null,
+    pushHosts: [],
     ...more,
   };
   const station = new TestStation();

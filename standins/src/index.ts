@@ -5,4 +5,5 @@ export { startHoseTimer, type HoseTimer, type Logged } from './hose-timer.js';
 export { startMail, type KeptMail, type MailStandIn } from './mail.js';
 export { startMetNorway, type MetNorwayStandIn } from './met-norway.js';
 export { startOpenMeteo, type OpenMeteoStandIn } from './open-meteo.js';
+export { startPushService, type PushServiceStandIn } from './push-service.js';
 export { startStation, type Station } from './station.js';

@@ -1,9 +1,12 @@
-import { createServer, type Server } from 'node:http';
+import type { Server } from 'node:http';
 import PostalMime from 'postal-mime';
 import { SMTPServer } from 'smtp-server';
+import { listen } from './listening.js';
 
 /** A received mail. */
 export interface KeptMail {
+  /** its Message-ID: the same twice is one mail to a mail program */
+  id: string;
   at: string;
   to: string[];
   subject: string;
@@ -34,9 +37,9 @@ export async function startMail(smtpPort = 0, port = 0): Promise<MailStandIn> {
       stream.on('end', () => {
         if (stream.sizeExceeded) return done(new Error('this mail is too large'));
         PostalMime.parse(Buffer.concat(parts)).then(
-          ({ subject = '', text = '' }) => {
+          ({ messageId = '', subject = '', text = '' }) => {
             const to = session.envelope.rcptTo.map((r) => r.address);
-            kept.unshift({ at: new Date().toISOString(), to, subject, text });
+            kept.unshift({ id: messageId, at: new Date().toISOString(), to, subject, text });
             kept.length = Math.min(kept.length, MOST_KEPT);
             done();
           },
@@ -45,7 +48,7 @@ export async function startMail(smtpPort = 0, port = 0): Promise<MailStandIn> {
       });
     },
   });
-  const web = createServer((request, response) => {
+  const web = await listen((request, response) => {
     const url = new URL(request.url ?? '/', 'http://mail');
     const to = url.searchParams.get('to');
     const wanted = to ? kept.filter((m) => m.to.includes(to)) : kept;
@@ -54,28 +57,22 @@ export async function startMail(smtpPort = 0, port = 0): Promise<MailStandIn> {
     else if (url.pathname === '/')
       response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(pageOf(wanted));
     else response.writeHead(404).end();
-  });
+  }, port);
   await new Promise<void>((done, fail) => {
     smtp.once('error', fail);
     smtp.listen(smtpPort, '127.0.0.1', done);
   });
   smtp.on('error', () => undefined); // a sender that disconnects is not an error
-  await listening(web, port);
   return {
     smtpUrl: `smtp://127.0.0.1:${portOf(smtp.server as unknown as Server)}`,
-    url: `http://127.0.0.1:${portOf(web)}`,
+    url: web.url,
     close: async () => {
       await new Promise<void>((done) => smtp.close(done));
-      await new Promise<void>((done) => web.close(() => done()));
+      await web.close();
     },
   };
 }
 
-const listening = (server: Server, port: number): Promise<void> =>
-  new Promise((done, fail) => {
-    server.once('error', fail);
-    server.listen(port, '127.0.0.1', done);
-  });
 const portOf = (server: Server): number => {
   const at = server.address();
   return typeof at === 'object' && at ? at.port : 0;

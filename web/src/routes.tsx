@@ -92,6 +92,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/while-away/screens/watering')).WateringScreen }),
       },
       {
+        path: ROUTES.messageDone,
+        lazy: async () => ({ Component: (await import('./features/messages/screens/link')).DoneByLink }),
+      },
+      {
+        path: ROUTES.messageOff,
+        lazy: async () => ({ Component: (await import('./features/messages/screens/link')).OffByLink }),
+      },
+      {
         path: ROUTES.label,
         lazy: async () => ({ Component: (await import('./features/labels/screens/opened')).LabelOpened }),
       },

@@ -5,6 +5,7 @@ import {
   HOT_DAY_C,
   SCREEN_FROST_C,
   SCORCHING_DAY_C,
+  STRONG_WIND_MS,
   COVER_SAVES_TO_C,
   FILM_KEEPS_C,
   NOTHING_SAVES_C,
@@ -17,7 +18,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
 import { at, first, last } from '../units/lists.js';
 
-// Heat, frost and cold nights in the forecast, and what to do bed by bed. Limits: common practice, from memory.
+// Heat, frost, cold nights and strong wind in the forecast, and what to do bed by bed. Limits: common practice, from memory.
 
 const WAVE_DAYS = 2;
 /** Days ahead to show a plan, in time to act. */
@@ -25,13 +26,15 @@ export const AHEAD_DAYS = 3;
 /** Days a plant counts as newly planted. */
 export const NEWLY_PLANTED_DAYS = 21;
 
-/** A spell of heat, frost or chill. */
+/** A spell of heat, frost, chill or strong wind. */
 export interface HardSpell {
-  kind: 'heat' | 'frost' | 'chill';
+  kind: 'heat' | 'frost' | 'chill' | 'storm';
   from: Day;
   to: Day;
-  /** hottest day or coldest night, °C */
+  /** hottest day, or coldest night, °C */
   extremeC: number;
+  /** in strong wind: the windiest day's mean at 2 m, m/s */
+  windMs?: number;
 }
 
 /** What decides from which temperature a night is dangerous in a bed or pot. */
@@ -67,12 +70,14 @@ const spellOf = (kind: HardSpell['kind'], days: readonly WeatherDay[]): HardSpel
   kind,
   from: first(days).date,
   to: last(days).date,
-  extremeC: kind === 'heat' ? Math.max(...days.map((d) => d.tMaxC)) : Math.min(...days.map((d) => d.tMinC)),
+  extremeC:
+    kind === 'heat' || kind === 'storm' ? Math.max(...days.map((d) => d.tMaxC)) : Math.min(...days.map((d) => d.tMinC)),
+  ...(kind === 'storm' ? { windMs: Math.max(...days.map((d) => d.windMs ?? 0)) } : {}),
 });
 
 /**
- * Returns the next heat (two or more days at 32 °C or more, or one at 38), the next frost and, for new plants, the
- * next cold nights under 10 °C, if forecast. Indoors none.
+ * Returns the next heat (two or more days at 32 °C or more, or one at 38), the next frost, for new plants the next
+ * cold nights under 10 °C, and the next days of strong wind, if forecast. Indoors none.
  * @param ahead the outdoor forecast; frost limits refer to the screen outdoors
  * @param own the same days where the plants grow: heat is what they feel
  */
@@ -93,10 +98,12 @@ export function hardSpells(
   const heat = alone ?? wave;
   const frost = firstRun(outside, 1, (d) => d.tMinC <= limit);
   const chill = exposure.newlyPlanted && !frost ? firstRun(inside, 1, (d) => d.tMinC < CHILL_NIGHT_C) : null;
+  const storm = firstRun(outside, 1, (d) => (d.windMs ?? 0) >= STRONG_WIND_MS);
   return [
     ...(heat ? [spellOf('heat', heat)] : []),
     ...(frost ? [spellOf('frost', frost)] : []),
     ...(chill ? [spellOf('chill', chill)] : []),
+    ...(storm ? [spellOf('storm', storm)] : []),
   ];
 }
 
@@ -139,6 +146,11 @@ export type SpellAct =
   | { act: 'check-bed' }
   | { act: 'water-before'; litres: number | null }
   | { act: 'pots-in'; pots: number }
+  | { act: 'check-ties' }
+  | { act: 'pots-out-of-wind'; pots: number }
+  | { act: 'close-up' }
+  | { act: 'tie-cloth-down' }
+  | { act: 'weigh-down' }
   | { act: 'harvest-tender' | 'harvest-all'; peppers: boolean; hot: boolean };
 
 interface DatedAct {
@@ -161,7 +173,21 @@ export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedA
   const area = toTenth(p.areaM2 ?? p.plants * AREA_PER_PLANT_M2);
   const isPots = isPotted(p.facts);
   const portable = isPots && (p.facts.volumeL ?? 99) <= PORTABLE_L;
-  return spell.kind === 'heat' ? heatPlan(spell, today, p, area, portable) : coldPlan(spell, today, p, area, portable);
+  if (spell.kind === 'heat') return heatPlan(spell, today, p, area, portable);
+  return spell.kind === 'storm' ? stormPlan(spell, today, p, portable) : coldPlan(spell, today, p, area, portable);
+}
+
+/** Two things before the wind comes (common practice): what could fly, and what holds the stems. */
+function stormPlan(spell: HardSpell, today: Day, p: PlaceInSpell, portable: boolean): DatedAct[] {
+  const on = spell.from > today ? addDays(spell.from, -1) : today;
+  const loose: SpellAct = isUnderGlass(p.facts)
+    ? { act: 'close-up' }
+    : portable
+      ? { act: 'pots-out-of-wind', pots: p.plants }
+      : spellOn(p.facts.shade, today)
+        ? { act: 'tie-cloth-down' }
+        : { act: 'weigh-down' };
+  return [loose, { act: 'check-ties' } as const].map((what) => ({ on, what }));
 }
 
 const daysFrom = (from: Day, to: Day): Day[] =>

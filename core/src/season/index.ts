@@ -1,5 +1,6 @@
 export * from './frost-days.js';
 export * from './frost-free.js';
+export * from './evening-warnings.js';
 export * from './hard-weather.js';
 export * from './wording.js';
 export * from './last-flower.js';

@@ -77,6 +77,19 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
         text: `Bring ${what.pots === 1 ? 'the pot' : `the ${what.pots} pots`} in by dusk for the night.`,
         caution: 'Lift with the legs; two people for a full pot.',
       };
+    case 'check-ties':
+      return { text: 'Check stakes and ties, and tie in what hangs loose. Leave a finger’s width around each stem.' };
+    case 'pots-out-of-wind':
+      return {
+        text: `Move ${what.pots === 1 ? 'the pot' : `the ${what.pots} pots`} to the side of a wall that the wind does not reach.`,
+        caution: 'Lift with the legs; two people for a full pot.',
+      };
+    case 'close-up':
+      return { text: 'Close doors and vents before the wind comes, and see that the cover is tight.' };
+    case 'tie-cloth-down':
+      return { text: 'Take the shade cloth off, or tie it down on all sides.' };
+    case 'weigh-down':
+      return { text: 'Put away or weigh down what could fly: sheets, buckets, empty pots.' };
     case 'harvest-tender':
       return {
         text: what.peppers
@@ -96,6 +109,8 @@ export function spellInWords(s: HardSpell, today: Day, f: Formatter): string {
     const when = s.from <= today ? 'from today' : s.to === s.from ? `on ${f.day(s.from)}` : `from ${f.day(s.from)}`;
     return `up to ${f.temperature(s.extremeC)} is forecast ${when}${until}`;
   }
+  if (s.kind === 'storm')
+    return `wind of ${f.windSpeed(s.windMs ?? 0)} on average is forecast ${s.from <= today ? 'from today' : `on ${f.day(s.from)}`}${until}: gusts are far stronger`;
   const dawn = s.from <= today ? 'these mornings' : `at dawn on ${f.day(s.from)}${until}`;
   return s.kind === 'frost'
     ? `down to ${f.temperature(s.extremeC)} is forecast ${dawn}: ground frost is possible; cover the evening before`

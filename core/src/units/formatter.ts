@@ -88,7 +88,10 @@ const inForm =
     return text;
   };
 
-const joined = (words: readonly string[]): string =>
+/** Returns words as a list: "a, b and c".
+ * @example joined(['a', 'b', 'c']) // 'a, b and c'
+ */
+export const joined = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** Days in a row from which "8 to 14 July" is shorter to read than each of them. */

@@ -11,6 +11,7 @@ import { AccessKeyEntity } from './access-key.entity.js';
 import { AccountEntity } from './account.entity.js';
 import { AccountsService, canonical } from './accounts.service.js';
 import { PasswordLinkEntity } from './password-link.entity.js';
+import { PushDeviceEntity } from './push-device.entity.js';
 import { Tries } from './tries.js';
 
 /** Lifetime of a password link, ms. */
@@ -75,7 +76,7 @@ If it was not you, do nothing: your password stays the same.
     });
   }
 
-  /** Ends every session of the account, including this one, and every key. */
+  /** Ends every session of the account, including this one, every key, and messages to every device. */
   async signOutEverywhere(accountId: string): Promise<void> {
     await inTransaction(this.db, (m) => this.endAll(m, accountId));
   }
@@ -89,5 +90,6 @@ If it was not you, do nothing: your password stays the same.
   private async endAll(m: EntityManager, accountId: string): Promise<void> {
     await m.increment(AccountEntity, { id: accountId }, 'sessionsSince', 1);
     await m.delete(AccessKeyEntity, { accountId });
+    await m.delete(PushDeviceEntity, { accountId });
   }
 }

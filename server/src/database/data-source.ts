@@ -9,8 +9,10 @@ import { AccessKeyEntity } from '../accounts/access-key.entity.js';
 import { AccountEntity } from '../accounts/account.entity.js';
 import { InvitationEntity } from '../accounts/invitation.entity.js';
 import { PasswordLinkEntity } from '../accounts/password-link.entity.js';
+import { PushDeviceEntity } from '../accounts/push-device.entity.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
 import { MembershipEntity } from '../gardens/membership.entity.js';
+import { MessageChoiceEntity, MessageEntity, ServerKeyEntity } from '../messages/message.entities.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { PracticeAnswerEntity } from '../practice/practice-answer.entity.js';
@@ -55,6 +57,7 @@ import { ImportJobs1700002200000 } from './migrations/1700002200000-import-jobs.
 import { BedRules1700002300000 } from './migrations/1700002300000-bed-rules.js';
 import { FoundOnPlants1700002400000 } from './migrations/1700002400000-found-on-plants.js';
 import { WeatherSources1700002500000 } from './migrations/1700002500000-weather-sources.js';
+import { Messages1700002600000 } from './migrations/1700002600000-messages.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -92,6 +95,10 @@ const ENTITIES = [
   WeatherStationEntity,
   StationHourEntity,
   SoilChannelEntity,
+  PushDeviceEntity,
+  MessageChoiceEntity,
+  MessageEntity,
+  ServerKeyEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days unchanged, whatever the machine's time zone. */
@@ -126,6 +133,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     BedRules1700002300000,
     FoundOnPlants1700002400000,
     WeatherSources1700002500000,
+    Messages1700002600000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -7,7 +7,7 @@ import { shapeFaults } from '@candid-leaf/core/records';
 const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;
 
 /** Routes anyone may write to. */
-const PUBLIC_WRITES = /^\/api\/(accounts|session|password\/\w+|watering\/.*)\/?$/i;
+const PUBLIC_WRITES = /^\/api\/(accounts|session|password\/\w+|watering\/.*|messages\/.*)\/?$/i;
 
 const small = json({ limit: BODY_LIMIT.anybody, strict: false });
 const large = json({ limit: BODY_LIMIT.gardener, strict: false });

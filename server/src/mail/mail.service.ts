@@ -6,6 +6,15 @@ import { unavailable } from '../shared/http-errors.js';
 
 const PATIENCE_MS = 10_000;
 
+/** A mail that may be sent again after a failure. */
+export interface NamedMail {
+  id: string;
+  to: string;
+  subject: string;
+  text: string;
+  headers: Record<string, string>;
+}
+
 /** Sends mail through the configured SMTP server, if any. */
 @Injectable()
 export class Mail implements OnModuleDestroy {
@@ -39,6 +48,16 @@ export class Mail implements OnModuleDestroy {
   /** Returns the address of a page for a mail. The secret is behind `#`, so no server on the way sees or logs it. */
   linkTo(path: string, secret: string): string {
     return `${this.config.publicUrl ?? ''}${path}#${secret}`;
+  }
+
+  /**
+   * Sends and waits until the mail server took it. The same id twice is one mail to whoever receives it.
+   * @throws if it was not taken
+   */
+  async deliver({ id, ...mail }: NamedMail): Promise<void> {
+    this.mustWork();
+    const host = new URL(this.config.publicUrl!).hostname;
+    await this.transport!.sendMail({ from: this.config.mailFrom, messageId: `<${id}@${host}>`, ...mail });
   }
 
   /** Sends in the background, so the response time does not reveal whether there was a recipient. */

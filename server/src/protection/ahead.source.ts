@@ -88,8 +88,15 @@ function taskFor(s: GardenSnapshot, place: PlaceEntity, risk: ComingRisk): Task 
     litres: null,
     remedy: null,
     dose: null,
+    ...warnsOf(risk),
     cautions: [],
   };
+}
+
+/** Splits and blight are worth a message on the evening before; for the rest a task on its day is enough. */
+function warnsOf({ act, disorder, on }: ComingRisk): Pick<Task, 'warns'> {
+  if (act === 'pick-ripe') return { warns: { event: 'rain', on } };
+  return disorder === 'late-blight' ? { warns: { event: 'blight', on } } : {};
 }
 
 /** Days in which rain calls for the cover that a rule asks for. */

@@ -14,6 +14,7 @@ import {
   spellInWords,
   spellPlan,
   type HardSpell,
+  type WarningEvent,
 } from '@candid-leaf/core/season';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import { laterOf, litresOf } from '@candid-leaf/core/water';
@@ -105,7 +106,9 @@ const TITLES: Record<HardSpell['kind'], string> = {
   heat: 'Heat',
   frost: 'Frost',
   chill: 'Cold nights',
+  storm: 'Strong wind',
 };
+const EVENTS: Record<HardSpell['kind'], WarningEvent> = { heat: 'heat', frost: 'frost', chill: 'cold', storm: 'storm' };
 
 function taskFor(
   s: GardenSnapshot,
@@ -133,6 +136,7 @@ function taskFor(
       litres: null,
       remedy: null,
       dose: null,
+      warns: { event: EVENTS[spell.kind], on: warnedOn(spell, s.today) },
       acts: [...said.map(({ on, text }) => ({ on, text })), ...coverAct(s, place, spell, dealt)],
       cautions: [...new Set(said.flatMap((a) => a.caution ?? []))],
       coverings: acts.flatMap(({ on, what }): Covering[] =>
@@ -147,6 +151,10 @@ function taskFor(
     },
   ];
 }
+
+/** Each night of frost is covered for anew; any other spell is news once. */
+const warnedOn = ({ kind, from, to }: HardSpell, today: Day): Day =>
+  kind === 'frost' && from <= today && to > today ? addDays(today, 1) : from;
 
 type Covered = 'heat' | 'frost';
 const coveredKind = (spell: HardSpell): Covered | null =>

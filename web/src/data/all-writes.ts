@@ -5,6 +5,7 @@ import './places';
 import './plants';
 import './records';
 import './varieties';
+import './messages';
 import './people';
 import './photos';
 import './watering-lists';

@@ -7,6 +7,8 @@ export const ROUTES = {
   newPassword: '/new-password',
   join: '/join',
   watering: '/watering',
+  messageDone: '/messages/done',
+  messageOff: '/messages/off',
   account: '/account',
   newGarden: '/gardens/new',
   garden: '/gardens/:gardenId',

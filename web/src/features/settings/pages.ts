@@ -1,6 +1,16 @@
 import type { GardenDto, Role } from '@candid-leaf/contract';
 import type { Formatter } from '@candid-leaf/core/units';
-import { CalendarClock, CalendarOff, CloudSun, Monitor, Ruler, Scale, Sprout, type LucideIcon } from 'lucide-react';
+import {
+  BellRing,
+  CalendarClock,
+  CalendarOff,
+  CloudSun,
+  Monitor,
+  Ruler,
+  Scale,
+  Sprout,
+  type LucideIcon,
+} from 'lucide-react';
 
 /** A page of the settings, as listed: what it is about and what stands there now. */
 export interface SettingsPage {
@@ -38,6 +48,7 @@ export const SETTINGS_PAGES = {
     },
   },
   weather: { title: 'Weather and hose timer', icon: CloudSun, needs: 'record' },
+  messages: { title: 'Messages', icon: BellRing, needs: 'look' },
   calendar: { title: 'Calendar link', icon: CalendarClock, needs: 'keep' },
   display: { title: 'Display', icon: Monitor, needs: 'look' },
 } as const satisfies Record<string, SettingsPage>;

@@ -14,6 +14,7 @@ import { DemoDay } from '../components/demo-day';
 import { DisplaySettings } from '../components/display';
 import { GardenForm } from '../components/garden-form';
 import { HoseTimer } from '../components/hose-timer';
+import { Messages } from '../components/messages';
 import { OwnStation } from '../components/own-station';
 import { SoilProbes } from '../components/soil-probes';
 import { SettingsList } from '../components/settings-list';
@@ -93,6 +94,8 @@ function Opened({ name, view: { garden, weather, places } }: { name: SettingsPag
           {may('keep') && <HoseTimer garden={garden} />}
         </div>
       );
+    case 'messages':
+      return <Messages garden={garden} />;
     case 'calendar':
       return <CalendarLink />;
     case 'display':
