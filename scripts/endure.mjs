@@ -8,6 +8,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { answers, comesAbout, count, outcome, programsOf, startUntil, underWrites, writer } from './lib/endure.mjs';
 import { besideHeavyOnes } from './lib/beside.mjs';
+import { messagesOverKills } from './lib/endure-messages.mjs';
 import { powerCuts } from './lib/power-cut.mjs';
 import { twoServers } from './lib/two-servers.mjs';
 import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
@@ -198,6 +199,7 @@ try {
   done(await kills(running, 'database', 'kill -9 of the database'));
   done(await frozen(running));
   if (ROUNDS >= 10) {
+    done(await messagesOverKills(running));
     done(migrations(running.databaseUrl));
     done(await twoServers(home, running.databaseUrl, Math.round(ROUNDS / 3)));
     done(await besideHeavyOnes(running.url, running.databaseUrl, BESIDE_MS));

@@ -3,13 +3,15 @@ import { spawnSync } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './lib/build.mjs';
-import { throwAwayFolder } from './lib/machine.mjs';
+import { ensureAll, throwAwayFolder } from './lib/machine.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { endWith } from './lib/say.mjs';
 
 let stop = async () => {};
-const home = throwAwayFolder('with');
+let home;
 try {
+  await ensureAll({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
+  home = throwAwayFolder('with');
   const db = await startMariadb(join(home, 'mariadb'));
   ({ stop } = db);
   const [name, ...args] = process.argv.slice(2);
@@ -23,5 +25,5 @@ try {
   endWith(error);
 } finally {
   await stop();
-  rmSync(home, { recursive: true, force: true });
+  if (home) rmSync(home, { recursive: true, force: true });
 }

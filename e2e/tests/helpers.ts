@@ -40,7 +40,12 @@ export interface Own {
 }
 
 /** A gardener of our own with an empty garden that stands on 18 July; later tests are not disturbed. */
-export async function ownGarden(page: Page, units: object = {}, pinnedDate = TODAY): Promise<Own> {
+export async function ownGarden(
+  page: Page,
+  units: object = {},
+  pinnedDate = TODAY,
+  timeZone = 'Europe/Rome',
+): Promise<Own> {
   const who = { email: `${randomUUID()}@halt.example`, password: 'under the signal box' };
   const garden = randomUUID();
   const { request } = page;
@@ -53,7 +58,7 @@ export async function ownGarden(page: Page, units: object = {}, pinnedDate = TOD
     elevationM: 180,
     lastFrost: '04-18',
     firstFrost: '10-28',
-    timeZone: 'Europe/Rome',
+    timeZone,
     units: { temperature: 'C', volume: 'L', length: 'cm', mass: 'g', area: 'm2', ...units },
     weekStart: 'monday',
     dateForm: 'd MMMM',

@@ -109,6 +109,7 @@ test('days are whole days, also over New Year and a leap day; the secret of the 
     { from: '2028-02-29', to: '2028-03-01', allDay: true, text: 'one\ntwo' },
   ]);
   expect(withoutSecrets('/api/calendars/abcDEF/garden.ics')).toBe('/api/calendars/…/garden.ics');
+  expect(withoutSecrets('/api/messages/done/abc.DEF')).toBe('/api/messages/done/…');
   expect(withoutSecrets('/api/gardens/x/view')).toBe('/api/gardens/x/view');
 });
 

@@ -2,12 +2,15 @@ import {
   BenchInput,
   GardenInput,
   HoseTimerInput,
+  MessageChoice,
   NewOrder,
   PlaceInput,
   PlaceRetired,
   PlantInput,
   PracticeAnswerInput,
   ProductInput,
+  PushDeviceGone,
+  PushDeviceInput,
   RecordInput,
   SeveralPlants,
   SeveralRecords,
@@ -88,6 +91,8 @@ export interface Row {
   last?: number;
 }
 
+/** A device at no push service that this server knows: it is refused. */
+const DEVICE = { endpoint: 'https://push.example/x', p256dh: 'B'.repeat(87), auth: 'a'.repeat(22) };
 const place = (w: World): object => ({
   id: w.placeId,
   version: 1,
@@ -284,6 +289,27 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/file': READ,
   // this garden is not empty
   'PUT /api/gardens/:gardenId/file': { member: 409, body: () => EMPTY_GARDEN },
+  'GET /api/gardens/:gardenId/messages': { ...READ, peopleOnly: true },
+  'PUT /api/gardens/:gardenId/messages': {
+    member: 200,
+    cls: MessageChoice,
+    needs: 'look',
+    peopleOnly: true,
+    body: () => ({
+      morning: true,
+      warnings: true,
+      byMail: false,
+      byPush: false,
+      quietFrom: 21,
+      quietUntil: 7,
+    }),
+  },
+  'POST /api/devices': { member: 400, cls: PushDeviceInput, body: () => DEVICE },
+  'POST /api/devices/remove': { member: 204, cls: PushDeviceGone, body: () => ({ endpoint: DEVICE.endpoint }) },
+  // what the token says, and nothing without one
+  'GET /api/messages/link/:token': { open: true, member: 404 },
+  'POST /api/messages/off/:token': { open: true, member: 404 },
+  'POST /api/messages/done/:token': { open: true, member: 404 },
   'GET /api/watering/:secret': { open: true, member: 404 },
   'POST /api/watering/:secret/ticks': {
     open: true,

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { Cron, CronExpression } from '@nestjs/schedule';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { addDays, grouped, wallClock, type Day } from '@candid-leaf/core/units';
+import { grouped, wallClock, type Day } from '@candid-leaf/core/units';
 import { LessThan, type DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { GardensService } from '../gardens/gardens.service.js';
@@ -18,7 +18,7 @@ const MORNING_HOURS = 4;
 /** Warnings are looked for from this hour on: late enough for the forecast, early enough to act in daylight. */
 const EVENING_HOUR = 17;
 /** Sent messages are remembered for so long, without their words. */
-const REMEMBERED_DAYS = 14;
+const REMEMBERED_MS = 14 * 24 * 3600 * 1000;
 
 /** One person's choice in one garden, with what decides the garden's time of day. */
 interface Wanting {
@@ -73,7 +73,7 @@ export class MessageRounds {
     const byGarden = grouped(wanting, (w) => w.gardenId);
     for (const [gardenId, people] of byGarden)
       await inBackground(`messages of garden ${gardenId}`, () => this.ofGarden(gardenId, people, noted));
-    await this.db.manager.delete(MessageEntity, { day: LessThan(this.longAgo()) });
+    await this.db.manager.delete(MessageEntity, { at: LessThan(this.longAgo()) });
   }
 
   private async ofGarden(gardenId: string, people: readonly Wanting[], noted: ReadonlySet<string>): Promise<void> {
@@ -140,8 +140,9 @@ export class MessageRounds {
     return new Set(rows.map((r) => nameOf(r, r.event, r.day, r.channel)));
   }
 
-  private longAgo(): Day {
-    return addDays(this.clock.now().toISOString().slice(0, 10), -REMEMBERED_DAYS);
+  /** By when it was noted: a garden on a chosen day may have its days long ago. */
+  private longAgo(): Date {
+    return new Date(this.clock.now().getTime() - REMEMBERED_MS);
   }
 }
 

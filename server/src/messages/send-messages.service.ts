@@ -16,7 +16,7 @@ const TICK_MS = 72 * HOUR_MS;
 /** The link that turns messages off works for a year. */
 const OFF_MS = 365 * 24 * HOUR_MS;
 /** A process that began to send and said nothing since has ended. */
-const FORGOTTEN_MS = 5 * 60_000;
+const FORGOTTEN_MS = 2 * 60_000;
 const MOST_TRIES = 6;
 const FIRST_PAUSE_MS = 60_000;
 /** A morning list after noon is of no use. */

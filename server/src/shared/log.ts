@@ -48,4 +48,4 @@ const kindOnly = (error: Error & { code?: unknown }): object => ({ kind: error.n
 
 /** Removes secrets from addresses before logging. */
 export const withoutSecrets = (path: string): string =>
-  path.replace(/^(\/api\/(?:calendars|invitations|watering|stations)\/)[^/]+/, '$1…');
+  path.replace(/^(\/api\/(?:calendars|invitations|watering|stations|messages\/(?:link|off|done))\/)[^/]+/, '$1…');
