@@ -52,7 +52,12 @@ async function reader(url, timeZone) {
   const { GARDEN } = await import('@candid-leaf/demo');
   const { garden } = await (await w.must('GET', `${w.at}/view`)).json();
   await w.must('PUT', '/gardens', { ...GARDEN, id: w.garden, version: garden.version, timeZone });
-  const dry = { id: randomUUID(), type: 'soil-check', plantId: w.plant, data: { date: TODAY, feel: 'dry', depthCm: 5 } };
+  const dry = {
+    id: randomUUID(),
+    type: 'soil-check',
+    plantId: w.plant,
+    data: { date: TODAY, feel: 'dry', depthCm: 5 },
+  };
   await w.must('PUT', `${w.at}/records`, dry);
   const choice = { morning: true, warnings: true, byMail: true, byPush: false, quietFrom: 21, quietUntil: 7 };
   return (await (await w.must('PUT', `${w.at}/messages`, choice)).json()).mailTo;

@@ -1,6 +1,7 @@
 import type { MessageChoice, MessagesDto } from '@candid-leaf/contract';
 import { startMail, startPushService, type KeptMail } from '@candid-leaf/standins';
 import { MessageRounds } from '../src/messages/rounds.service.js';
+import { SendMessages } from '../src/messages/send-messages.service.js';
 import { Push } from '../src/messages/push.service.js';
 import { Clock } from '../src/shared/clock.js';
 import { gardener, helper, startApp, useApp, useStarted, type Agent } from './app.js';
@@ -240,10 +241,40 @@ test('the server sends to known push services only, and a device belongs to who 
   await other.agent.post('/api/devices').send(device).expect(204);
   expect([(await choose(g)).devices, (await choose(other)).devices]).toEqual([0, 1]);
   // who signs out everywhere leaves nothing behind
+  const { accountId } = await idOf(other);
   await other.agent.delete('/api/sessions').expect(204);
+  expect(await app.service(Push).send(accountId, { title: '', text: '', path: '/', tag: 't', off: '' })).toBe(0);
+});
+
+test('push services are known by their whole name, or by what stands above it', () => {
+  const push = new Push(null as never, { pushHosts: ['push.example', '.many.example'] } as never);
+  const known = (endpoint: string): boolean => push.knows(endpoint);
+  expect(['https://push.example/a', 'https://one.many.example/a'].map(known)).toEqual([true, true]);
   expect(
-    await app.service(Push).send((await idOf(g)).accountId, { title: '', text: '', path: '/', tag: 't', off: '' }),
-  ).toBe(0);
+    [
+      'http://push.example/a',
+      'https://evilpush.example/a',
+      'https://a.push.example/a',
+      'https://push.example:8443/a',
+      'https://evilmany.example/a',
+      'https://user@push.example/a',
+      'push.example',
+    ].map(known),
+  ).toEqual(Array.from({ length: 7 }, () => false));
+});
+
+test('two processes that send at once send each message once; a task that wants an answer has no link', async () => {
+  const g = await growing();
+  await choose(g, { byPush: false });
+  now = new Date('2026-07-18T07:00:00+02:00');
+  await app.service(MessageRounds).note();
+  const sending = app.service(SendMessages);
+  await Promise.all([sending.all(), sending.all(), sending.all()]);
+  const mails = await mailsTo(g.to);
+  expect(mails).toHaveLength(1);
+  const asked = (await g.view()).today.filter((t) => t.feel || t.picks);
+  expect(asked.length).toBeGreaterThan(0);
+  for (const { title } of asked) expect(mails[0]!.text).not.toContain(`${title}\n  Done`);
 });
 
 test('a mail that no server takes waits, and is not sent once its morning is over', async () => {
@@ -255,7 +286,7 @@ test('a mail that no server takes waits, and is not sent once its morning is ove
     await choose(g, { byPush: false });
     const states = async (): Promise<string[]> => {
       const db = await other.connect();
-      const [rows] = await db.query('SELECT state FROM message');
+      const [rows] = await db.query('SELECT state FROM message ORDER BY day, at');
       await db.end();
       return (rows as { state: string }[]).map((r) => r.state);
     };
@@ -267,6 +298,13 @@ test('a mail that no server takes waits, and is not sent once its morning is ove
     expect(await states()).toEqual(['due']);
     await round('12:00');
     expect(await states()).toEqual(['dropped']);
+    // a warning that could not be sent does not disturb the night
+    other.station.ahead = { tMinC: 1, tMaxC: 12 };
+    await g.weather();
+    await round('20:58');
+    expect(await states()).toEqual(['dropped', 'due']);
+    await round('21:01');
+    expect(await states()).toEqual(['dropped', 'dropped']);
   } finally {
     await other.stop();
   }
