@@ -48,6 +48,7 @@ const SERVER = [
   'people',
   'watering-list',
   'calendar',
+  'messages',
   'practice',
   'gazetteer',
   'reports',

@@ -111,7 +111,7 @@ test('a link ticks its task without signing in: once, for three days, and nothin
   const [{ text }] = (await mailsTo(to)) as [KeptMail];
   const water = linkIn(text, 'Water[^\\n]*\\n  Done');
   const shown = (await app.http().get(`/api/messages/link/${water}`).expect(200)).body as { task: string };
-  expect(shown.task).toMatch(/^Water/);
+  expect(shown.task).toMatch(/^Water .*: [\d.]+\sL$/);
   const before = (await g.plantView(plant)).records.length;
   await app.http().post(`/api/messages/done/${water}`).expect(204);
   await app.http().post(`/api/messages/done/${water}`).expect(204);

@@ -95,13 +95,13 @@ describe('strong wind', () => {
       winds.map((w, n) => day(n, w)),
       { facts, newlyPlanted: false },
     );
-  const bed: PlaceFacts = { kind: 'ground' };
+  const bed: PlaceFacts = { kind: 'ground', texture: 'loam' };
   test('from a daily mean of 8 m/s outdoors; indoors and without a measured wind none', () => {
     expect(at(bed, [2, 7.9, 8, 9.5, 3])).toEqual([
       { kind: 'storm', from: addDays(TODAY, 2), to: addDays(TODAY, 3), extremeC: 24, windMs: 9.5 },
     ]);
     expect(at(bed, [undefined, undefined])).toEqual([]);
-    expect(at({ kind: 'container', cover: 'indoors' }, [12, 12])).toEqual([]);
+    expect(at({ ...bed, kind: 'container', cover: 'indoors' }, [12, 12])).toEqual([]);
   });
   test('the evening before: what could fly, by what stands there, and what holds the stems', () => {
     const storm: HardSpell = { kind: 'storm', from: TOMORROW, to: TOMORROW, extremeC: 24, windMs: 9.5 };
@@ -111,12 +111,12 @@ describe('strong wind', () => {
     };
     const second = [TODAY, expect.stringContaining('Check stakes and ties') as string];
     expect(said(bed)).toEqual([[TODAY, expect.stringContaining('weigh down') as string], second]);
-    expect(said({ kind: 'container', volumeL: 12 })).toEqual([
+    expect(said({ ...bed, kind: 'container', volumeL: 12 })).toEqual([
       [TODAY, expect.stringContaining('the 2 pots') as string],
       second,
     ]);
-    expect(said({ kind: 'container', volumeL: 60 })[0]![1]).toContain('weigh down');
-    expect(said({ kind: 'tunnel-bed' })[0]![1]).toContain('Close doors and vents');
+    expect(said({ ...bed, kind: 'container', volumeL: 60 })[0]![1]).toContain('weigh down');
+    expect(said({ ...bed, kind: 'tunnel-bed' })[0]![1]).toContain('Close doors and vents');
     expect(said({ ...bed, shade: [{ from: '2026-07-10', to: null, densityPct: 40 }] } as never)[0]![1]).toContain(
       'shade cloth',
     );

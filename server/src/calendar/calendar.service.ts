@@ -9,6 +9,7 @@ import { notFound } from '../shared/http-errors.js';
 import { hashOf, newSecret } from '../shared/secrets.js';
 import { inTransaction } from '../shared/transactions.js';
 import { SeasonService } from '../season/season.service.js';
+import { titleWithAmount } from '../today/title-with-amount.js';
 import { TodayService } from '../today/today.service.js';
 import { CalendarLinkEntity } from './calendar.entity.js';
 import { asCalendar, type Entry } from './as-calendar.js';
@@ -65,7 +66,7 @@ export class CalendarService {
         // overdue tasks are due today
         from: t.dueOn < s.today ? s.today : t.dueOn,
         to: t.dueOn < s.today ? s.today : t.dueOn,
-        title: t.amount ? `${t.title}: ${t.amount}` : t.title,
+        title: titleWithAmount(t, s.format),
         // short: the page has the steps; cautions stand where the act is
         text: [t.where, t.why, ...t.cautions].filter(Boolean).join('\n'),
         alarm: true,

@@ -13,7 +13,7 @@ export class GardenNewsService {
     this.of = workers.offerReading('what members get as messages', async (gardenId: string) => {
       const s = await snapshots.load(gardenId);
       const names = new Map(s.places.map((p) => [p.id, p.name]));
-      return newsOf({ name: s.garden.name, today: s.today }, await today.list(s), (id) =>
+      return newsOf({ name: s.garden.name, today: s.today, format: s.format }, await today.list(s), (id) =>
         id === null ? s.garden.name : (names.get(id) ?? s.garden.name),
       );
     });

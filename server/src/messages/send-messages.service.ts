@@ -88,7 +88,7 @@ export class SendMessages {
       const taken = m.channel === 'mail' ? await this.asMail(m, words) : await this.asPush(m, words);
       await this.end(m, taken ? 'sent' : 'dropped');
     } catch (error) {
-      this.log.warn(`a message by ${m.channel} was not taken: ${(error as Error).message}`);
+      this.log.warn(`a message by ${m.channel} failed: ${(error as Error).message}`);
       if (m.tries + 1 >= MOST_TRIES) return this.end(m, 'dropped');
       const at = new Date(this.clock.now().getTime() + FIRST_PAUSE_MS * 2 ** m.tries);
       await this.db.manager.update(MessageEntity, { id: m.id }, { state: 'due', at });

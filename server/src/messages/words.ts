@@ -1,6 +1,8 @@
 import type { TaskDto } from '@candid-leaf/contract';
 import { eveningWarnings, type EveningWarning } from '@candid-leaf/core/season';
-import type { Day } from '@candid-leaf/core/units';
+import type { Day, Formatter } from '@candid-leaf/core/units';
+
+import { titleWithAmount } from '../today/title-with-amount.js';
 
 /** A task in a morning list. */
 export interface MorningLine {
@@ -26,7 +28,7 @@ const isTicked = (t: TaskDto): boolean =>
 
 /** Returns what a garden's members get today. `nameOf` names a bed or pot. */
 export function newsOf(
-  { name, today }: { name: string; today: Day },
+  { name, today, format }: { name: string; today: Day; format: Formatter },
   { due, all }: { due: readonly TaskDto[]; all: readonly TaskDto[] },
   nameOf: (placeId: string | null) => string,
 ): GardenNews {
@@ -36,7 +38,7 @@ export function newsOf(
     morning: due
       .filter((t) => !t.held)
       .map((t) => {
-        const title = t.amount ? `${t.title}: ${t.amount}` : t.title;
+        const title = titleWithAmount(t, format);
         return { text: title, tick: isTicked(t) ? { key: t.key, title } : null };
       }),
     warnings: eveningWarnings(

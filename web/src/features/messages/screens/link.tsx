@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { messageLinkQuery, openLink } from '../../../data/messages';
 import { ApiError } from '../../../lib/api';
-import { linkTo } from '../../../lib/paths';
+import { linkTo, ROUTES } from '../../../lib/paths';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Empty, Failed, Waiting } from '../../../ui/states';
@@ -26,8 +26,11 @@ function ByLink({ what }: { what: 'off' | 'done' }) {
         <>
           <h1 className="mb-4 text-3xl">Candid Leaf</h1>
           <Empty title="The link no longer works">
-            <p>A link to a task works for three days. Open the garden to see what is due.</p>
+            <p>A link to a task works for three days. The garden shows what is due now.</p>
           </Empty>
+          <Link className={`${buttonLook('quiet')} mt-3 -ml-3`} to={ROUTES.home}>
+            Open Candid Leaf
+          </Link>
         </>
       ) : link.isPending ? (
         <Waiting what="Opening the link" />
