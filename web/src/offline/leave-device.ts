@@ -1,6 +1,5 @@
 import type { Me } from '@candid-leaf/contract';
 import { api, ApiError } from '../lib/api';
-import { endMessages } from '../lib/this-device';
 import { ROUTES } from '../lib/paths';
 import { accountHere, setAccountHere } from './account';
 import { keptViews } from './kept-views';
@@ -18,7 +17,8 @@ export const isSignedOut = (error: unknown): boolean => error instanceof ApiErro
 /** Removes what the device keeps of its account. Unsent changes stay, for that account alone. */
 export async function clearDevice(): Promise<void> {
   await letGo().catch(() => undefined);
-  await endMessages().catch(() => undefined);
+  // asked for by few, so it is not part of the first load
+  await import('../lib/this-device').then(({ endMessages }) => endMessages()).catch(() => undefined);
   await Promise.resolve(keptViews.removeClient()).catch(() => undefined);
   setAccountHere(null);
 }

@@ -51,7 +51,7 @@ function Choices({ gardenId, now }: { gardenId: string; now: MessagesDto }) {
           <What name="Evening warning" says="frost, heat, strong wind, much rain or blight weather tomorrow" />
         </SwitchField>
       </div>
-      <h3 className="mt-4 text-lg">How they come</h3>
+      <h3 className="mt-4 font-semibold">How they come</h3>
       <div className="mt-1 flex flex-col gap-1">
         {mailTo === null ? (
           <p className="text-soft">This server sends no mail.</p>
@@ -67,7 +67,7 @@ function Choices({ gardenId, now }: { gardenId: string; now: MessagesDto }) {
           Choose how they come, or nothing is sent.
         </p>
       )}
-      <h3 className="mt-4 text-lg">Quiet time</h3>
+      <h3 className="mt-4 font-semibold">Quiet time</h3>
       <div className="mt-1 grid max-w-xs grid-cols-2 gap-3">
         <Hour
           label="From"
