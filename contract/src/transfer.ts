@@ -168,6 +168,9 @@ export interface ImportDto {
 export const EXPORTS = [
   'places',
   'plants',
+  'waterings',
+  'feeds',
+  'harvest',
   'records',
   'weather',
   'treatments',

@@ -490,4 +490,50 @@ describe('exporting a table', () => {
     expect(await records('watering')).toHaveLength(1);
     await g.agent.get(g.url('/exports/session')).expect(404);
   });
+
+  test('waterings, feeds, harvest and weather: real columns with units, read back into another garden as they are', async () => {
+    const { g, plant, records } = await started();
+    const put = (data: object, type: string, of: object = { plantId: plant }) =>
+      g.agent
+        .put(g.url('/records'))
+        .send({ id: uuid(), type, ...of, data })
+        .expect(200);
+    const { place: bed } = ((await g.agent.get(g.url('/view'))).body as { places: { place: PlaceDto }[] }).places[0]!;
+    await put({ date: '2026-07-16', litres: 2.123456 }, 'watering');
+    await put({ date: '2026-07-17' }, 'watering');
+    await put({ date: '2026-07-18', litres: 3, how: 'base' }, 'watering', { placeId: bed.id });
+    await put({ date: '2026-07-16', n: 5, p2o5: 3, k2o: 8, grams: 12, product: '=Feed' }, 'feeding');
+    await put({ date: '2026-07-17', count: 3, grams: 410, state: 'sound', use: 'eaten' }, 'picking');
+    const file = async (name: string): Promise<string> =>
+      (await g.agent.get(g.url(`/exports/${name}`)).expect(200)).text;
+    expect((await file('waterings')).split('\r\n').slice(0, 4)).toEqual([
+      'day,plant,bed,litres (L),minutes,method,until',
+      expect.stringMatching(new RegExp(`^2026-07-16,Paste,${bed.name},2.12,`)) as string,
+      expect.stringMatching(new RegExp(`^2026-07-17,Paste,${bed.name},unknown,`)) as string,
+      `2026-07-18,,${bed.name},3,,base,`,
+    ]);
+    expect(await file('weather')).not.toMatch(/\d\.\d\d/);
+    const other = await started();
+    for (const [name, table] of [
+      ['waterings', 'watering'],
+      ['feeds', 'feeding'],
+      ['harvest', 'harvest'],
+    ] as const) {
+      const text = await file(name);
+      expect((await other.preview(text)).table).toBe(table);
+      const answer = await other.send(text);
+      expect([name, (answer.body as ImportReport).faults ?? []]).toEqual([name, []]);
+    }
+    for (const type of ['watering', 'feeding', 'picking']) {
+      const plain = (list: Awaited<ReturnType<typeof records>>): object[] =>
+        list
+          .map(({ day, data: { litres, ...data } }) => ({
+            day,
+            data,
+            litres: litres === undefined ? 'unknown' : Number((litres as number).toFixed(2)),
+          }))
+          .sort((a, b) => (a.day < b.day ? -1 : 1));
+      expect([type, plain(await other.records(type))]).toEqual([type, plain(await records(type))]);
+    }
+  });
 });

@@ -92,12 +92,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/while-away/screens/watering')).WateringScreen }),
       },
       {
-        path: ROUTES.messageDone,
-        lazy: async () => ({ Component: (await import('./features/messages/screens/link')).DoneByLink }),
+        path: ROUTES.tryIt,
+        lazy: async () => ({ Component: (await import('./features/looking/screens/try-it')).TryItScreen }),
       },
       {
-        path: ROUTES.messageOff,
-        lazy: async () => ({ Component: (await import('./features/messages/screens/link')).OffByLink }),
+        path: ROUTES.message,
+        lazy: async () => ({ Component: (await import('./features/messages/screens/link')).MessageLink }),
       },
       {
         path: ROUTES.label,

@@ -5,7 +5,7 @@ import { inNeed, marksOf } from '../src/features/garden/marks';
 import { plantedAs } from '../src/frame/acts/age';
 import { placeOf, PRESET_CODES } from '../src/frame/acts/presets';
 import { freeName, numbered, withoutNumber } from '../src/lib/plant-names';
-import { waysOf } from '../src/features/settings/start/own-ways';
+import { waysOf } from '../src/lib/own-ways';
 
 const TODAY = '2026-07-18';
 const plant = (more: Partial<PlantOnView> = {}): PlantOnView =>

@@ -11,7 +11,10 @@ export interface CellFault {
 }
 
 /** Values of one imported row. */
-export type Values = Record<string, string | number | { amount: number; unit: string }>;
+export type Values = Record<string, string | number | boolean | { amount: number; unit: string }>;
+
+/** How a cell says that an amount is not known. */
+export const UNKNOWN = 'unknown';
 
 const MOST_SHOWN = 40;
 const shown = (text: string): string => (text.length > MOST_SHOWN ? `${text.slice(0, MOST_SHOWN)}…` : text);
@@ -35,6 +38,7 @@ export function readRow(
       else if (column.needed) faults.push({ field: column.field, reason: 'is missing' });
       continue;
     }
+    if (column.mayBeUnknown && text.toLowerCase() === UNKNOWN) continue;
     const read = readCell(column, text, reading, mapped?.unit);
     if ('reason' in read) faults.push({ field: column.field, reason: read.reason });
     else values[column.field] = read.value;
@@ -68,6 +72,10 @@ function readCell(
         ? { value }
         : { reason: `"${shown(text)}" is not supported: ${column.words?.join(', ') ?? ''}` };
     }
+    case 'flag':
+      return text.toLowerCase() === 'yes'
+        ? { value: true }
+        : { reason: `"${shown(text)}" is not supported: yes, or leave it empty` };
     default:
       return { value: text };
   }

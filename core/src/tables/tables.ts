@@ -9,6 +9,7 @@ import {
   PLANT_TYPES,
   SOIL_UNITS,
   STAGES,
+  WATERING_ENDS,
   WATERING_WAYS,
 } from '../records/index.js';
 import type { QuantityName } from './quantities.js';
@@ -18,8 +19,14 @@ interface Column {
   field: string;
   /** shown when choosing it */
   label: string;
-  holds: 'day' | 'number' | 'whole' | 'word' | 'text' | 'plant' | 'place';
+  holds: 'day' | 'number' | 'whole' | 'word' | 'text' | 'flag' | 'plant' | 'place';
   needed?: true;
+  /** its cell may say that it is not known, though the column is needed */
+  mayBeUnknown?: true;
+  /** its heading in our own files; without it the first of its names */
+  head?: string;
+  /** digits behind the point, as it is measured */
+  digits?: number;
   /** for a number with a unit */
   quantity?: QuantityName;
   /** units kept as they are, beside the number */
@@ -38,14 +45,23 @@ const date: Column = {
   label: 'Day',
   holds: 'day',
   needed: true,
+  head: 'day',
   names: ['date', 'day', 'datum', 'dato', 'fecha', 'data', 'dt', 'time', 'timestamp'],
 };
 const plant: Column = { field: 'plant', label: 'Plant', holds: 'plant', names: ['plant', 'plantname', 'variety'] };
 const place: Column = {
   field: 'place',
+  head: 'bed',
   label: 'Bed or pots',
   holds: 'place',
   names: ['place', 'bed', 'pot', 'pots', 'container', 'location'],
+};
+const because: Column = {
+  field: 'because',
+  label: 'Why',
+  holds: 'text',
+  head: 'why',
+  names: ['because', 'why', 'reason'],
 };
 const element = (field: string, label: string, ...names: string[]): Column => ({
   field,
@@ -67,6 +83,7 @@ export const TABLES = {
         holds: 'number',
         needed: true,
         quantity: 'warmth',
+        digits: 1,
         names: ['tmin', 'tempmin', 'mintemp', 'tminc', 'tn', 'low', 'temperaturemin', 'temperature2mmin'],
       },
       {
@@ -75,6 +92,7 @@ export const TABLES = {
         holds: 'number',
         needed: true,
         quantity: 'warmth',
+        digits: 1,
         names: ['tmax', 'tempmax', 'maxtemp', 'tmaxc', 'tx', 'high', 'temperaturemax', 'temperature2mmax'],
       },
       {
@@ -83,12 +101,16 @@ export const TABLES = {
         holds: 'number',
         needed: true,
         quantity: 'rain',
+        head: 'rain',
+        digits: 1,
         names: ['prcp', 'rain', 'rainmm', 'precip', 'precipitation', 'precipitationsum', 'rainfall', 'rr'],
       },
       {
         field: 'rhMeanPct',
         label: 'Humidity, %',
         holds: 'number',
+        head: 'humidity (%)',
+        digits: 0,
         names: ['rh', 'rhum', 'humidity', 'rhmeanpct', 'relativehumidity', 'rhavg'],
       },
       {
@@ -96,6 +118,8 @@ export const TABLES = {
         label: 'Wind',
         holds: 'number',
         quantity: 'wind',
+        head: 'wind',
+        digits: 1,
         names: ['wspd', 'wind', 'windspeed', 'awnd', 'windms', 'ff'],
       },
       {
@@ -103,6 +127,8 @@ export const TABLES = {
         label: 'Sun',
         holds: 'number',
         quantity: 'sun',
+        head: 'solar',
+        digits: 1,
         names: ['srad', 'solar', 'solarmj', 'radiation', 'shortwaveradiationsum', 'rs'],
       },
     ],
@@ -119,9 +145,26 @@ export const TABLES = {
         holds: 'number',
         needed: true,
         quantity: 'water',
+        mayBeUnknown: true,
+        digits: 2,
         names: ['litres', 'liters', 'water', 'amount', 'volume', 'l', 'gallons', 'gal', 'ml'],
       },
-      { field: 'how', label: 'How', holds: 'word', words: WATERING_WAYS, names: ['how', 'method', 'way'] },
+      {
+        field: 'minutes',
+        label: 'Minutes it ran',
+        holds: 'number',
+        digits: 1,
+        names: ['minutes', 'min', 'mins', 'duration', 'ran'],
+      },
+      {
+        field: 'how',
+        label: 'How',
+        holds: 'word',
+        words: WATERING_WAYS,
+        head: 'method',
+        names: ['how', 'method', 'way'],
+      },
+      { field: 'end', label: 'Until', holds: 'word', words: WATERING_ENDS, head: 'until', names: ['end', 'until'] },
     ],
   },
   feeding: {
@@ -142,12 +185,21 @@ export const TABLES = {
         holds: 'number',
         needed: true,
         quantity: 'mass',
+        digits: 1,
         names: ['grams', 'g', 'amount', 'weight', 'dose', 'oz'],
       },
       { field: 'n', label: 'N, %', holds: 'number', needed: true, names: ['n', 'nitrogen', 'npct'] },
       { field: 'p2o5', label: 'P₂O₅, %', holds: 'number', needed: true, names: ['p2o5', 'p', 'phosphate', 'p2o5pct'] },
       { field: 'k2o', label: 'K₂O, %', holds: 'number', needed: true, names: ['k2o', 'k', 'potash', 'k2opct'] },
       { field: 'form', label: 'Form', holds: 'word', words: FEED_FORMS, names: ['form'] },
+      {
+        field: 'unknown',
+        label: 'The amount is the usual one, as it is not known',
+        holds: 'flag',
+        head: 'usual amount',
+        names: ['usualamount', 'unknown'],
+      },
+      because,
     ],
   },
   harvest: {
@@ -162,6 +214,7 @@ export const TABLES = {
         label: 'Weight',
         holds: 'number',
         quantity: 'mass',
+        digits: 0,
         names: ['grams', 'g', 'weight', 'kg', 'mass', 'lb', 'oz', 'yield'],
       },
       {
@@ -180,6 +233,7 @@ export const TABLES = {
         words: PICK_RIPENESS,
         names: ['ripeness', 'colour', 'color'],
       },
+      because,
     ],
   },
   plants: {

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { Footprints } from 'lucide-react';
+import { Footprints, Search } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { entryQuery } from '../../../data/account';
 import { EntryCard } from '../../../frame/entry';
 import { linkTo, ROUTES } from '../../../lib/paths';
@@ -13,7 +13,8 @@ const LitFinding = lazy(async () => ({ default: (await import('../components/lit
 /** The first screen: one picture, one sentence, a look around, a start, and the way in. */
 export function SignInScreen() {
   const entry = useQuery(entryQuery()).data;
-  const [starting, setStarting] = useState(false);
+  const [params] = useSearchParams();
+  const [starting, setStarting] = useState(params.has('start'));
   return (
     <main className="mx-auto grid min-h-dvh max-w-6xl content-center items-center gap-6 p-4 lg:grid-cols-[1fr_24rem] lg:gap-10">
       <div>
@@ -30,6 +31,9 @@ export function SignInScreen() {
               Start
             </Button>
           )}
+          <Link className={buttonLook('plain')} to={ROUTES.tryIt}>
+            <Search aria-hidden size={18} /> Look over one plant
+          </Link>
           {entry?.demo && (
             <Link className={buttonLook('plain')} to={linkTo('garden', { gardenId: entry.demo })}>
               <Footprints aria-hidden size={18} /> Look at a demo garden

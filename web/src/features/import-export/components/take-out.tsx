@@ -8,6 +8,9 @@ import { Panel } from '../../../ui/panel';
 const WORDS: Record<ExportName, string> = {
   places: 'Beds and pots',
   plants: 'Plants',
+  waterings: 'Waterings',
+  feeds: 'Feeds',
+  harvest: 'Harvest',
   records: 'Everything recorded',
   weather: 'Weather',
   treatments: 'Problems and treatments',
@@ -29,7 +32,9 @@ export function TakeOut() {
       <a className={`${buttonLook('main')} mt-3`} href={`/api${apiOf(garden.id, 'file')}`} download>
         <Download aria-hidden size={18} /> Whole garden
       </a>
-      <p className="mt-4 text-soft">Or single tables as CSV, in metric units:</p>
+      <p className="mt-4 text-soft">
+        Or single tables as CSV, in metric units. Waterings, feeds, harvest and weather can be imported as they are.
+      </p>
       <ul className="mt-1 grid grid-cols-1 sm:grid-cols-2">
         {EXPORTS.map((name) => (
           <li key={name}>

@@ -1,13 +1,14 @@
 import type { Fault } from '@candid-leaf/core/records';
 import { FileUp } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { GardenContext, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Waiting } from '../../../ui/states';
-import type { CaseAsked, CaseRead } from '../../../workers/case.worker';
+import type { CaseRead } from '../../../workers/case.worker';
 import { GardenPage } from '../../../frame/garden-page';
 import { PlantStory } from '../components/plant-story';
 import { viewOfCase } from '../../../data/view-of-case';
+import { useCaseReading } from '../use-case-reading';
 
 /** The last file read survives a reload, in this tab only; nothing is sent or stored with the garden. */
 const KEPT = 'candid-leaf:neighbour';
@@ -21,10 +22,12 @@ export function NeighbourScreen() {
   );
 }
 
+const keep = (text: string): void => sessionStorage.setItem(KEPT, text);
+
 function Neighbour() {
   const garden = useGarden();
   const [text, setText] = useState<string | null>(() => sessionStorage.getItem(KEPT));
-  const read = useReading(text, garden);
+  const read = useCaseReading(text, garden, keep);
   const file = useRef<HTMLInputElement>(null);
   const open = async (list: FileList | null) => {
     const chosen = list?.[0];
@@ -80,22 +83,4 @@ function Refused({ faults }: { faults: readonly Fault[] }) {
       {faults.length > 12 && <p className="mt-1 text-soft">And {faults.length - 12} more.</p>}
     </div>
   );
-}
-
-/** Reads the text in a worker; null while reading. */
-function useReading(text: string | null, { units, dateForm }: Omit<CaseAsked, 'text'>): CaseRead | null {
-  const [answer, setAnswer] = useState<{ to: string; read: CaseRead } | null>(null);
-  useEffect(() => {
-    if (text === null) return;
-    const worker = new Worker(new URL('../../../workers/case.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = (e: MessageEvent<CaseRead>) => {
-      if (e.data.ok) sessionStorage.setItem(KEPT, text);
-      setAnswer({ to: text, read: e.data });
-    };
-    worker.onerror = (e) =>
-      setAnswer({ to: text, read: { ok: false, faults: [{ path: '(whole)', reason: e.message }] } });
-    worker.postMessage({ text, units, dateForm } satisfies CaseAsked);
-    return () => worker.terminate();
-  }, [text, units, dateForm]);
-  return answer && answer.to === text ? answer.read : null;
 }

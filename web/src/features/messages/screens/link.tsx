@@ -2,19 +2,22 @@ import type { MessageLinkDto } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
 import { BellOff, Check } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useLocation } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 import { messageLinkQuery, openLink } from '../../../data/messages';
 import { ApiError } from '../../../lib/api';
 import { linkTo, ROUTES } from '../../../lib/paths';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
-import { Empty, Failed, Waiting } from '../../../ui/states';
+import { Empty, Failed, NoSuchPage, Waiting } from '../../../ui/states';
 
-/** Ticks a task from a mail: one touch, without signing in. The page asks first, as mail programs open links by themselves. */
-export const DoneByLink = () => <ByLink what="done" />;
-
-/** Turns a garden's messages off, without signing in. */
-export const OffByLink = () => <ByLink what="off" />;
+/**
+ * What a link in a message is for, without signing in: ticks a task, or turns a garden's messages off. The page asks first,
+ * as mail programs open links by themselves.
+ */
+export function MessageLink() {
+  const { what } = useParams();
+  return what === 'done' || what === 'off' ? <ByLink what={what} /> : <NoSuchPage />;
+}
 
 function ByLink({ what }: { what: 'off' | 'done' }) {
   const token = useLocation().hash.slice(1);

@@ -15,7 +15,7 @@ import { MonthDayField } from '../../../ui/month-day-field';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../../data/gardens';
-import { UNIT_SETS, waysOf, type UnitSet } from './own-ways';
+import { UNIT_SETS, waysOf, type UnitSet } from '../../../lib/own-ways';
 import { townNear } from '../../../data/towns';
 import { TownField, townInWords } from './town-field';
 import { frostsQuery, servicesQuery } from '../../../data/weather';
