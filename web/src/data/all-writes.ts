@@ -5,7 +5,6 @@ import './places';
 import './plants';
 import './records';
 import './varieties';
-import './messages';
 import './people';
 import './photos';
 import './watering-lists';

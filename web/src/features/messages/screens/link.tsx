@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { BellOff, Check } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
-import { messageLinkQuery, openLink } from '../../../data/messages';
+import { messageLinkQuery, openLink } from '../../../data/message-links';
 import { ApiError } from '../../../lib/api';
 import { linkTo, ROUTES } from '../../../lib/paths';
 import { Button, buttonLook } from '../../../ui/button';

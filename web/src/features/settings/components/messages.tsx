@@ -1,7 +1,8 @@
 import { QUIET_HOURS, type GardenDto, type MessageChoice, type MessagesDto } from '@candid-leaf/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useState } from 'react';
-import { addDevice, chooseMessages, messagesQuery } from '../../../data/messages';
+import { addDevice } from '../../../data/message-links';
+import { chooseMessages, messagesQuery } from '../../../data/messages';
 import { allowMessages, canShowMessages, endMessages, showsMessages } from '../../../lib/this-device';
 import { Field } from '../../../ui/field';
 import { Panel } from '../../../ui/panel';
@@ -9,7 +10,6 @@ import { Select } from '../../../ui/select';
 import { Failed, Waiting } from '../../../ui/states';
 import { SwitchField } from '../../../ui/switch-field';
 import { useSay } from '../../../ui/toast';
-import { useWrite } from '../../../ui/use-write';
 
 /** What Candid Leaf writes to this person, how, and when not. Each change is saved at once. */
 export function Messages({ garden }: { garden: GardenDto }) {
@@ -26,13 +26,12 @@ const hours = ([from, to]: readonly [number, number]): [string, string][] =>
 function Choices({ gardenId, now }: { gardenId: string; now: MessagesDto }) {
   const client = useQueryClient();
   const say = useSay();
-  const write = useWrite(chooseMessages, gardenId);
   const { mailTo, pushKey, devices, ...chosen } = now;
   const save = async (change: Partial<MessageChoice>): Promise<void> => {
     const choice = { ...chosen, ...change };
     client.setQueryData(messagesQuery(gardenId).queryKey, { ...now, ...choice });
     try {
-      client.setQueryData(messagesQuery(gardenId).queryKey, await write.send(choice));
+      client.setQueryData(messagesQuery(gardenId).queryKey, await chooseMessages(gardenId, choice));
     } catch (error) {
       client.setQueryData(messagesQuery(gardenId).queryKey, now);
       say((error as Error).message, { bad: true });
