@@ -51,7 +51,7 @@ export class Mail implements OnModuleDestroy {
   }
 
   /**
-   * Sends and waits until the mail server took it. The same id twice is one mail to whoever receives it.
+   * Sends and waits until the mail server took it. A mail program shows two mails with one id as one.
    * @throws if it was not taken
    */
   async deliver({ id, ...mail }: NamedMail): Promise<void> {

@@ -22,6 +22,7 @@ const FIRST_PAUSE_MS = 60_000;
 /** A morning list after noon is of no use. */
 const NOON = 12;
 const AT_ONCE = 200;
+const SIDE_BY_SIDE = 8;
 
 /** A message with what decides whether it may still be sent. */
 interface Waiting {
@@ -58,7 +59,12 @@ export class SendMessages {
   ) {}
 
   async all(): Promise<void> {
-    for (const message of await this.waiting()) if (await this.take(message)) await this.send(message);
+    const waiting = await this.waiting();
+    // side by side: a mail server or device that hangs does not hold up the messages of others
+    const inTurn = async (): Promise<void> => {
+      for (let m = waiting.shift(); m; m = waiting.shift()) if (await this.take(m)) await this.send(m);
+    };
+    await Promise.all(Array.from({ length: SIDE_BY_SIDE }, inTurn));
   }
 
   private waiting(): Promise<Waiting[]> {
