@@ -39,6 +39,12 @@ test('a watering of unknown amount says so, and stays one; none is still none', 
   expect(cellsOf('watering', of)).toEqual(['2026-07-18', 'Red one', 'Wall bed', 'unknown', '', '', '']);
   expect(back('watering', of)).toEqual({ table: 'watering', values: of, faults: [] });
   expect(back('watering', { ...of, litres: 0 }).values).toEqual({ ...of, litres: 0 });
+  // a plant may have that name
+  expect(back('watering', { ...of, plant: 'Unknown', litres: 1 }).values).toEqual({
+    ...of,
+    plant: 'Unknown',
+    litres: 1,
+  });
   // an empty cell is no watering of unknown amount
   const reading = guessReading(['day', 'plant', 'litres'], []);
   expect(readRow('watering', reading, ['2026-07-18', 'Red one', '']).faults).toEqual([
