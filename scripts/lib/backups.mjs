@@ -145,8 +145,11 @@ export async function makeBackup(url, folder, photos) {
     ]);
     const done = ended(dump, 'The copy');
     done.catch(() => {});
+    // read from the start: Node.js throws away what a process has said when it ends before anyone listens
+    const written = pipeline(dump.stdout, createGzip(), createWriteStream(partial, { mode: 0o600 }));
+    written.catch(() => {});
     // its first output comes after it has opened its snapshot
-    await Promise.race([new Promise((first) => dump.stdout.once('readable', first)), done]);
+    await Promise.race([new Promise((first) => dump.stdout.once('data', first)), done]);
     await writers.query('UNLOCK TABLES');
     // photos of the same moment: deleted ones stay on disk for a month
     const sums = sumsOf(reader).then(async (tables) => ({
@@ -154,7 +157,7 @@ export async function makeBackup(url, folder, photos) {
       pictures: await copyPhotos(reader, photos, folder),
     }));
     sums.catch(() => {});
-    await pipeline(dump.stdout, createGzip(), createWriteStream(partial, { mode: 0o600 }));
+    await written;
     await done;
     const { tables: held, pictures } = await sums;
     const copied = await loadInto(url, check, partial);
