@@ -1,6 +1,8 @@
 import {
   DATE_ORDERS,
+  isTable,
   TABLE_NAMES,
+  typeOfTable,
   type DateOrder,
   type Decimal,
   type Reading,
@@ -169,10 +171,24 @@ export const EXPORTS = [
   'places',
   'plants',
   'waterings',
-  'feeds',
-  'harvest',
-  'records',
+  'timers',
+  'soil-checks',
+  'soil-temperatures',
+  'pot-weights',
+  'rain-gauge',
   'weather',
+  'feeds',
+  'cuts',
+  'sprays',
+  'harvest',
+  'looks',
+  'truss-counts',
+  'growth',
+  'events',
+  'companions',
+  'covers',
+  'supports',
+  'notes',
   'treatments',
   'plantings',
   'varieties',
@@ -182,6 +198,19 @@ export const EXPORTS = [
 ] as const;
 /** Name of a table that can be exported. */
 export type ExportName = (typeof EXPORTS)[number];
+
+/** Files named otherwise than the table of the import. */
+const TABLE_OF: Partial<Record<ExportName, TableName>> = { waterings: 'watering', feeds: 'feeding' };
+
+/**
+ * Returns the table an exported file can be imported as: that of a type of record, or of weather. Other files leave as
+ * they are stored.
+ * @example tableOfExport('feeds') // 'feeding'
+ */
+export function tableOfExport(name: ExportName): TableName | undefined {
+  const table = TABLE_OF[name] ?? name;
+  return isTable(table) && (table === 'weather' || typeOfTable(table)) ? table : undefined;
+}
 
 /** Bytes of its start needed to tell what a file is. */
 export const BEGINNING_BYTES = 60_000;

@@ -97,7 +97,8 @@ async function failingViews(agent: Agent, garden: string): Promise<[string, numb
     '/products',
     '/varieties',
     '/photos',
-    '/exports/records',
+    '/exports/looks',
+    '/exports/notes',
     '/file',
   ])
     await look(path);

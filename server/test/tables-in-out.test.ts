@@ -1,4 +1,13 @@
-import type { FilePreview, ImportJobDto, ImportPlan, ImportReport, PlaceDto } from '@candid-leaf/contract';
+import {
+  EXPORTS,
+  tableOfExport,
+  type FilePreview,
+  type ImportJobDto,
+  type ImportPlan,
+  type ImportReport,
+  type PlaceDto,
+} from '@candid-leaf/contract';
+import { RECORD_TYPE_CODES, type RecordType } from '@candid-leaf/core/records';
 import { parse } from 'csv-parse/sync';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
@@ -108,6 +117,7 @@ async function started() {
     (await g.agent.get(g.url(`/records?type=${type}`)).expect(200)).body as {
       day: string;
       plantId: string | null;
+      placeId: string | null;
       data: Record<string, unknown>;
     }[];
   return { g, plant, preview, plan, send, records };
@@ -316,7 +326,7 @@ describe('importing a table', () => {
     ]);
     expect(await records('watering')).toEqual([]);
     expect((await send(text, { skipFaulty: true })).body).toMatchObject({ good: 1, faulty: 5 });
-    expect(await records('watering')).toHaveLength(1);
+    expect((await back.agent.get(back.url('/records?type=watering')).expect(200)).body).toHaveLength(1);
   });
 
   test('feeds and pickings, by the name of the plant and the place', async () => {
@@ -441,20 +451,15 @@ describe('importing a table', () => {
 
 describe('exporting a table', () => {
   test('with names beside the ids; a cell that looks like a formula is made harmless, and comes back unchanged', async () => {
-    const { g, plant, records } = await started();
+    const { g, plant } = await started();
     const put = (data: object, type: string) =>
       g.agent.put(g.url('/records')).send({ id: uuid(), type, plantId: plant, data }).expect(200);
     await put({ date: '2026-07-18', text: '=HYPERLINK("http://x")' }, 'note');
-    await put({ date: '2026-07-18', litres: 2 }, 'watering');
-    const answer = await g.agent.get(g.url('/exports/records')).expect(200);
+    const answer = await g.agent.get(g.url('/exports/notes')).expect(200);
     expect(answer.headers['content-type']).toMatch(/^text\/csv/);
-    expect(answer.headers['content-disposition']).toBe('attachment; filename=records.csv');
+    expect(answer.headers['content-disposition']).toBe('attachment; filename=notes.csv');
     const rows = parse<Record<string, string>>(answer.text, { columns: true });
-    expect(rows.map((r) => [r.type, r.plant, r.day])).toEqual([
-      ['note', 'Paste', '2026-07-18'],
-      ['watering', 'Paste', '2026-07-18'],
-    ]);
-    expect(JSON.parse(rows[1]!.data!)).toMatchObject({ litres: 2 });
+    expect(rows).toMatchObject([{ day: '2026-07-18', plant: 'Paste', note: `'=HYPERLINK("http://x")` }]);
     const name = '@SUM(1)';
     const place = await g.agent.get(g.url('/view'));
     const { place: p } = (place.body as { places: { place: { id: string } }[] }).places[0]!;
@@ -487,23 +492,62 @@ describe('exporting a table', () => {
       .set('content-type', 'text/csv')
       .send(text)
       .expect(200);
-    expect(await records('watering')).toHaveLength(1);
+    expect((await back.agent.get(back.url('/records?type=watering')).expect(200)).body).toHaveLength(1);
     await g.agent.get(g.url('/exports/session')).expect(404);
   });
 
-  test('waterings, feeds, harvest and weather: real columns with units, read back into another garden as they are', async () => {
+  test('each type of record: real columns with units, read back into another garden as they are', async () => {
     const { g, plant, records } = await started();
-    const put = (data: object, type: string, of: object = { plantId: plant }) =>
-      g.agent
-        .put(g.url('/records'))
-        .send({ id: uuid(), type, ...of, data })
-        .expect(200);
     const { place: bed } = ((await g.agent.get(g.url('/view'))).body as { places: { place: PlaceDto }[] }).places[0]!;
-    await put({ date: '2026-07-16', litres: 2.123456 }, 'watering');
-    await put({ date: '2026-07-17' }, 'watering');
-    await put({ date: '2026-07-18', litres: 3, how: 'base' }, 'watering', { placeId: bed.id });
-    await put({ date: '2026-07-16', n: 5, p2o5: 3, k2o: 8, grams: 12, product: '=Feed' }, 'feeding');
-    await put({ date: '2026-07-17', count: 3, grams: 410, state: 'sound', use: 'eaten' }, 'picking');
+    const inBed = { placeId: bed.id };
+    const date = '2026-07-16';
+    const sign = { sign: 'leaf-target-spots', present: true, affected: 3, of: 20, severity: 'slight' };
+    type Sample = readonly [data: object, of?: object];
+    const samples: Record<RecordType, readonly Sample[]> = {
+      watering: [
+        [{ date, litres: 2.12 }],
+        [{ date: '2026-07-17' }],
+        [{ date: '2026-07-18', litres: 3, how: 'base' }, inBed],
+      ],
+      timer: [
+        [{ date, everyDays: 2, minutes: 15, skipsRain: true }, inBed],
+        [{ date: '2026-07-18', off: true }, inBed],
+      ],
+      'soil-check': [[{ date, feel: 'dry', depthCm: 5, by: 'finger', after: true }]],
+      'soil-warmth': [[{ date, celsius: 17.5 }, inBed]],
+      'pot-weight': [[{ date, kg: 8.25, state: 'drained' }]],
+      'rain-gauge': [[{ date, rainMm: 12.5 }, {}]],
+      feeding: [[{ date, n: 5, p2o5: 3, k2o: 8, grams: 12, product: '=Feed' }]],
+      pruning: [[{ date, cuts: 3, leafSharePct: 10, what: ['suckers', 'lower-leaves'] }]],
+      spray: [[{ date, product: 'soap', name: 'Own mix', target: 'Aphids', perLitre: 12.5, batchL: 1.5, trial: true }]],
+      picking: [[{ date, count: 3, grams: 410, state: 'sound', use: 'eaten' }]],
+      inspection: [
+        [{ date, allClear: true, signs: [] }],
+        [
+          {
+            date: '2026-07-17',
+            allClear: false,
+            partOfDay: 'morning',
+            signs: [sign, { sign: 'leaf-curl-down', present: false }],
+          },
+        ],
+      ],
+      'truss-count': [[{ date, truss: 2, flowers: 5, fruit: 3 }]],
+      growth: [[{ date, stage: 'flowering', heightM: 0.9, rough: true, soon: true }]],
+      event: [[{ date, what: 'hail' }, inBed]],
+      companion: [[{ date, what: 'basil', did: 'planted' }, inBed]],
+      covering: [
+        [{ date, what: 'mulch', did: 'on', material: 'straw', depthCm: 6 }, inBed],
+        [{ date: '2026-07-18', what: 'shade', did: 'on', blockPct: 30 }, inBed],
+      ],
+      support: [[{ date, what: 'stake' }]],
+      note: [[{ date, text: '=SUM(1)\nand "more"' }]],
+    };
+    for (const type of RECORD_TYPE_CODES)
+      for (const [data, of = { plantId: plant }] of samples[type]) {
+        const put = await g.agent.put(g.url('/records')).send({ id: uuid(), type, ...of, data });
+        expect([type, put.status, put.body.faults ?? []]).toEqual([type, 200, []]);
+      }
     const file = async (name: string): Promise<string> =>
       (await g.agent.get(g.url(`/exports/${name}`)).expect(200)).text;
     expect((await file('waterings')).split('\r\n').slice(0, 4)).toEqual([
@@ -512,28 +556,34 @@ describe('exporting a table', () => {
       expect.stringMatching(new RegExp(`^2026-07-17,Paste,${bed.name},unknown,`)) as string,
       `2026-07-18,,${bed.name},3,,base,`,
     ]);
+    expect((await file('looks')).split('\r\n').slice(1, 4)).toEqual([
+      `2026-07-16,Paste,${bed.name},,yes,,,,,`,
+      `2026-07-17,Paste,${bed.name},morning,,leaf-target-spots,yes,3,20,slight`,
+      `2026-07-17,Paste,${bed.name},morning,,leaf-curl-down,no,,,`,
+    ]);
     expect(await file('weather')).not.toMatch(/\d\.\d\d/);
     const other = await started();
-    for (const [name, table] of [
-      ['waterings', 'watering'],
-      ['feeds', 'feeding'],
-      ['harvest', 'harvest'],
-    ] as const) {
+    for (const name of EXPORTS) {
+      const table = tableOfExport(name);
+      if (table === undefined || table === 'weather') continue;
       const text = await file(name);
       expect((await other.preview(text)).table).toBe(table);
       const answer = await other.send(text);
-      expect([name, (answer.body as ImportReport).faults ?? []]).toEqual([name, []]);
+      expect([name, answer.status, (answer.body as ImportReport).faults ?? []]).toEqual([name, 200, []]);
     }
-    for (const type of ['watering', 'feeding', 'picking']) {
-      const plain = (list: Awaited<ReturnType<typeof records>>): object[] =>
+    for (const type of RECORD_TYPE_CODES) {
+      const plain = (list: Awaited<ReturnType<typeof records>>): unknown[] =>
         list
-          .map(({ day, data: { litres, ...data } }) => ({
-            day,
-            data,
-            litres: litres === undefined ? 'unknown' : Number((litres as number).toFixed(2)),
-          }))
-          .sort((a, b) => (a.day < b.day ? -1 : 1));
+          .map((r) => [r.day, r.plantId ? 'plant' : r.placeId ? 'place' : 'garden', signsOf(r.data) ?? r.data])
+          .flatMap((r) => (Array.isArray(r[2]) ? r[2].map((s: unknown) => [r[0], r[1], s]) : [r]))
+          .sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1));
       expect([type, plain(await other.records(type))]).toEqual([type, plain(await records(type))]);
     }
   });
 });
+
+/** The lines of a look: what it says, however many looks say it. */
+const signsOf = ({ signs, allClear, partOfDay }: Record<string, unknown>): unknown[] | undefined =>
+  Array.isArray(signs)
+    ? [...(allClear ? ['all clear'] : []), ...signs.map((s: object) => ({ ...s, partOfDay }))]
+    : undefined;

@@ -11,7 +11,7 @@ export interface CellFault {
 }
 
 /** Values of one imported row. */
-export type Values = Record<string, string | number | boolean | { amount: number; unit: string }>;
+export type Values = Record<string, string | number | boolean | string[] | { amount: number; unit: string }>;
 
 /** How a cell says that an amount is not known. */
 export const UNKNOWN = 'unknown';
@@ -46,6 +46,11 @@ export function readRow(
   return { values, faults };
 }
 
+const MOST_NAMED = 30;
+/** Names the words that are possible, unless there are too many to read. */
+const unsupported = (text: string, { words = [] }: TableColumn): string =>
+  `"${shown(text)}" is not supported: ${words.length > MOST_NAMED ? 'write it as an exported file does' : words.join(', ')}`;
+
 function readCell(
   column: TableColumn,
   text: string,
@@ -68,9 +73,16 @@ function readCell(
     }
     case 'word': {
       const value = text.toLowerCase().replaceAll(/[\s_]+/g, '-');
-      return column.words?.includes(value)
-        ? { value }
-        : { reason: `"${shown(text)}" is not supported: ${column.words?.join(', ') ?? ''}` };
+      return column.words?.includes(value) ? { value } : { reason: unsupported(text, column) };
+    }
+    case 'words': {
+      const values = text
+        .toLowerCase()
+        .split(/[+;,]/)
+        .map((w) => w.trim().replaceAll(/[\s_]+/g, '-'))
+        .filter(Boolean);
+      const strange = values.find((v) => !column.words?.includes(v));
+      return strange === undefined ? { value: [...new Set(values)] } : { reason: unsupported(strange, column) };
     }
     case 'flag':
       return text.toLowerCase() === 'yes'

@@ -24,6 +24,7 @@ export function cellsOf(table: TableName, values: Readonly<Record<string, unknow
     if (value === undefined || value === null || value === '') return mayBeUnknown ? UNKNOWN : '';
     if (holds === 'flag') return value === true ? 'yes' : '';
     if (typeof value === 'number') return digits === undefined ? value : Number(value.toFixed(digits));
+    if (holds === 'words') return (value as string[]).join(' + ');
     return typeof value === 'string' ? value : JSON.stringify(value);
   });
 }

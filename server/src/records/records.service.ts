@@ -238,7 +238,8 @@ export function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Faul
   return [];
 }
 
-function inspectionFaults(data: Entry, crop: Crop | undefined): Fault[] {
+/** Returns what is wrong with the signs of a look at a plant of this crop. */
+export function inspectionFaults(data: Entry, crop: Crop | undefined): Fault[] {
   if (!(data instanceof Inspection) || !crop) return [];
   return [
     ...data.signs.flatMap((s, i) => signFaults(s, crop, `data.signs[${i}]`)),

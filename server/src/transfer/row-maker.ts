@@ -1,4 +1,4 @@
-import { PlantInput } from '@candid-leaf/contract';
+import { isOfGarden, PlantInput } from '@candid-leaf/contract';
 import {
   checked,
   RECORD_CLASSES,
@@ -10,13 +10,15 @@ import {
   weatherFaults,
   WeatherRecord,
   type Fault,
+  type RecordData,
   type RecordType,
 } from '@candid-leaf/core/records';
 import { soilTestFaults } from '@candid-leaf/core/soil';
-import type { CellFault, TableName, Values } from '@candid-leaf/core/tables';
+import { typeOfTable, type CellFault, type TableName, type Values } from '@candid-leaf/core/tables';
 import type { Day } from '@candid-leaf/core/units';
 import { v5 as nameUuid } from 'uuid';
-import { dayFaults } from '../records/records.service.js';
+import { dayFaults, inspectionFaults } from '../records/records.service.js';
+import { targetFaults } from '../records/target-faults.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { Names } from './names.js';
 
@@ -35,11 +37,6 @@ export type MadeRow =
   | { into: 'plant'; input: PlantInput }
   | { into: 'soil'; placeId: string; test: SoilTest };
 
-const RECORDS: Partial<Record<TableName, RecordType>> = {
-  watering: 'watering',
-  feeding: 'feeding',
-  harvest: 'picking',
-};
 const SOIL_ELEMENTS = ['nitrate', 'phosphorus', 'potassium', 'calcium', 'magnesium'];
 const SOIL_VALUES = new Set([...SOIL_ELEMENTS, 'phosphorusBy', 'organicMatterPct']);
 
@@ -56,6 +53,15 @@ const refuse = (field: string, reason: string): never => {
 };
 const asCells = (faults: readonly Fault[]): CellFault[] =>
   faults.map((f) => ({ field: f.path.split(/[.[]/).at(-1) ?? '', reason: f.reason }));
+
+/** A line of looks is a look of its own, with one sign or all clear. */
+function lookIn({ date, partOfDay, allClear, sign, seen, affected, of, severity }: Values): object {
+  if (!allClear && sign === undefined) refuse('sign', 'is missing: name a sign, or write yes under all clear');
+  const one = { sign, present: seen !== 'no', ...compact({ affected, of, severity }) };
+  return { date, ...compact({ partOfDay }), allClear: allClear === true, signs: sign === undefined ? [] : [one] };
+}
+const compact = (values: object): object =>
+  Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined));
 
 /** Builds rows from a file, using the same classes and rules as single records. */
 export class RowMaker {
@@ -82,18 +88,25 @@ export class RowMaker {
   }
 
   private row(values: Values, line: number): MadeRow {
-    const type = RECORDS[this.table];
+    const type = typeOfTable(this.table);
     if (type) return this.record(type, values, line);
     if (this.table === 'weather') return this.weather(values);
     return this.table === 'plants' ? this.plant(values, line) : this.soil(values);
   }
 
   private record(type: RecordType, { plant, place, ...rest }: Values, line: number): MadeRow {
-    const data = checked<{ date: Day }>(RECORD_CLASSES[type], rest);
+    const data = checked<RecordData>(
+      RECORD_CLASSES[type] as new () => RecordData,
+      type === 'inspection' ? lookIn(rest) : rest,
+    );
     const placeId = place === undefined ? null : this.placeOf(place);
     const of = plant === undefined ? null : this.plantOf(plant, placeId, data.date);
-    if (!of && placeId === null) refuse('plant', 'is missing, and so is the bed or pot');
-    const faults = dayFaults(data.date, this.today, of);
+    if (!of && placeId === null && !isOfGarden(type)) refuse('plant', 'is missing, and so is the bed or pot');
+    const faults = [
+      ...targetFaults({ type, plantId: of?.id ?? null, placeId: of ? null : placeId }),
+      ...dayFaults(data.date, this.today, of),
+      ...inspectionFaults(data, of?.crop),
+    ];
     if (faults.length > 0) throw new Refused(asCells(faults));
     return {
       into: 'record',

@@ -8,7 +8,7 @@ import { IsNull, type DataSource } from 'typeorm';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { GARDEN_TABLES, NOT_OF_GARDEN, type GardenTable, type Row } from './garden-tables.js';
-import { fieldsOf, RECORD_TABLES, type RecordTable } from './record-tables.js';
+import { linesOf, recordTable, type RecordTable } from './record-tables.js';
 import { rowsInOrder } from './rows-in-order.js';
 
 /** What the rows of an export are named by: beds and plants. */
@@ -27,7 +27,7 @@ export class TableExportService {
   /** Streamed: the garden's size does not matter. Cells that look like formulas are made harmless. */
   async stream(gardenId: string, name: ExportName): Promise<Readable> {
     const names = await this.names(gardenId);
-    const own = RECORD_TABLES[name];
+    const own = recordTable(name);
     const lines = own ? this.recordLines(gardenId, own, names) : this.tableLines(gardenId, name, names);
     const writer = stringify({ escape_formulas: true, record_delimiter: 'windows', cast: { boolean: String } });
     Readable.from(lines)
@@ -46,7 +46,7 @@ export class TableExportService {
     for await (const row of rowsInOrder(this.db.manager, tableNamed(from), gardenId))
       if (holds(row)) {
         const placeId = row.placeId ?? names.placeOf.get(String(row.plantId)) ?? null;
-        yield cellsOf(table, fieldsOf({ ...row, placeId }, names));
+        for (const line of linesOf({ ...row, placeId }, names)) yield cellsOf(table, line);
       }
   }
 

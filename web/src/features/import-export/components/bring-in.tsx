@@ -21,8 +21,7 @@ export function BringIn() {
   return (
     <Panel title="Import a table">
       <p className="mt-1 text-soft">
-        A CSV file of weather, waterings, feeds, harvest, plants or soil tests. You see a preview first, and can undo
-        the whole import.
+        A CSV file of records, weather, plants or soil tests. You see a preview first, and can undo the whole import.
       </p>
       {trouble && (
         <p role="alert" className="mt-2 text-ripe">

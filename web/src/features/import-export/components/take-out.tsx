@@ -1,25 +1,25 @@
-import { EXPORTS, type ExportName } from '@candid-leaf/contract';
+import { EXPORTS, tableOfExport, type ExportName } from '@candid-leaf/contract';
+import { TABLES } from '@candid-leaf/core/tables';
 import { Download } from 'lucide-react';
 import { useGarden } from '../../../lib/garden-context';
 import { apiOf } from '../../../lib/paths';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 
-const WORDS: Record<ExportName, string> = {
-  places: 'Beds and pots',
-  plants: 'Plants',
-  waterings: 'Waterings',
-  feeds: 'Feeds',
-  harvest: 'Harvest',
-  records: 'Everything recorded',
-  weather: 'Weather',
-  treatments: 'Problems and treatments',
-  plantings: 'Plans',
-  varieties: 'Varieties',
-  products: 'Products',
-  trials: 'Trials',
-  photos: 'Photo list, without the pictures',
-};
+const GARDEN: readonly (readonly [ExportName, string])[] = [
+  ['places', 'Beds and pots'],
+  ['plants', 'Plants'],
+  ['varieties', 'Varieties'],
+  ['products', 'Products'],
+  ['treatments', 'Problems and treatments'],
+  ['plantings', 'Plans'],
+  ['trials', 'Trials'],
+  ['photos', 'Photo list, without the pictures'],
+];
+const RECORDS = EXPORTS.flatMap((name) => {
+  const table = tableOfExport(name);
+  return table ? [[name, TABLES[table].label] as const] : [];
+});
 
 /** Exports everything in open formats: whole, or single tables. */
 export function TakeOut() {
@@ -33,17 +33,28 @@ export function TakeOut() {
         <Download aria-hidden size={18} /> Whole garden
       </a>
       <p className="mt-4 text-soft">
-        Or single tables as CSV, in metric units. Waterings, feeds, harvest and weather can be imported as they are.
+        Or single tables as CSV, in metric units. Records and weather can be imported again as they are.
       </p>
+      <Tables title="Records" list={RECORDS} />
+      <Tables title="The garden" list={GARDEN} />
+    </Panel>
+  );
+}
+
+function Tables({ title, list }: { title: string; list: readonly (readonly [ExportName, string])[] }) {
+  const garden = useGarden();
+  return (
+    <section aria-label={title}>
+      <h3 className="mt-3 font-semibold">{title}</h3>
       <ul className="mt-1 grid grid-cols-1 sm:grid-cols-2">
-        {EXPORTS.map((name) => (
+        {list.map(([name, label]) => (
           <li key={name}>
             <a className={`${buttonLook('quiet')} -ml-4`} href={`/api${apiOf(garden.id, 'exports', name)}`} download>
-              {WORDS[name]}
+              {label}
             </a>
           </li>
         ))}
       </ul>
-    </Panel>
+    </section>
   );
 }
