@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { Validator } from '@seriousme/openapi-schema-validator';
@@ -8,8 +8,10 @@ import addFormats from 'ajv-formats';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
 import { installApiDocs } from '../src/api-docs/install.js';
+import { AnswerShapes, furtherAnswers } from './answer-shapes.js';
 import { gardener, potted, useApp, useHoseTimer } from './app.js';
-import { ROUTES, worldOf } from './route-table.js';
+import { callIn, runTyped } from './typed-client.js';
+import { pathOf, ROUTES, worldOf } from './route-table.js';
 
 const timer = useHoseTimer();
 const app = useApp(
@@ -67,7 +69,27 @@ test('its schemas accept what the server accepts, by an independent validator; n
   expect(checked.length).toBeGreaterThan(20);
 });
 
-test('the examples of the docs run as written', async () => {
+test('every route answers in the shape that the document gives, with an example of that shape', async () => {
+  const mine = await worldOf(app, timer.url);
+  const shapes = new AnswerShapes(document);
+  const inOrder = Object.entries(ROUTES).sort(([, a], [, b]) => Number(a.last ?? 0) - Number(b.last ?? 0));
+  for (const [route, row] of inOrder) {
+    const caller = row.open ? (app.http() as unknown as typeof mine.agent) : mine.agent;
+    const request = caller[route.split(' ')[0]!.toLowerCase() as 'get'](pathOf(route, mine.w));
+    shapes.check(route, await (row.body ? request.send(row.body(mine.w)) : request));
+    if (route === 'DELETE /api/session') await mine.signIn();
+  }
+  for (const [route, answer] of await furtherAnswers(app)) {
+    if (answer.status >= 300) shapes.wrong.push(`${route} is refused: ${answer.text}`);
+    shapes.check(route, answer);
+  }
+  if (process.env.WRITE_EXAMPLES)
+    writeFileSync(join(__dirname, '../api-examples.json'), `${JSON.stringify(shapes.examples, null, 1)}\n`);
+  else for (const route of Object.keys(ROUTES)) shapes.example(route);
+  expect(shapes.wrong).toEqual([]);
+});
+
+test('the examples of the docs run as written, and by a client typed from the document', async () => {
   const g = await gardener(app);
   const { plant, place } = await potted(g);
   const made = await g.agent.post(g.url('/keys')).send({ id: uuid(), name: 'k', role: 'record', days: 1 }).expect(200);
@@ -89,4 +111,18 @@ test('the examples of the docs run as written', async () => {
     // the docs show the part that matters
     expect(got).toMatchObject(JSON.parse(answer!) as object);
   }
+  const calls = examples.map(([, script, answer]) => callIn(script!, answer!));
+  const got = await runTyped(document, calls, env);
+  expect(got).toHaveLength(calls.length);
+  calls.forEach(({ answer }, i) => expect(got[i]).toMatchObject(JSON.parse(answer) as object));
+  // the compiler tells who asks for what is not there, reads what is not answered, or sends what is not taken
+  const wrong = [
+    { ...calls[0]!, path: '/api/gardens/$GARDEN/garden' },
+    { ...calls[0]!, answer: '{ "name": 3 }' },
+    { ...calls[1]!, body: calls[1]!.body!.replace('rain-gauge', 'rain') },
+  ];
+  const said = await runTyped(document, wrong, env).catch((error: Error) => error.message);
+  expect(said).toMatch(/'"\/api\/gardens\/\{gardenId\}\/garden"' is not assignable/);
+  expect(said).toMatch(/Type 'number' is not assignable to type 'string'/);
+  expect(said).toMatch(/Type '"rain"' is not assignable/);
 });

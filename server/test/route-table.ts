@@ -166,7 +166,7 @@ const WATER_PLAN = {
 };
 const SECRET = 'x'.repeat(43);
 /** The file of a garden with nothing in it. */
-const EMPTY_GARDEN = readFileSync(join(__dirname, 'fixtures/empty.garden.zip'));
+export const EMPTY_GARDEN = readFileSync(join(__dirname, 'fixtures/empty.garden.zip'));
 /** The smallest picture: one dot. */
 const DOT = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',

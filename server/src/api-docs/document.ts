@@ -6,6 +6,8 @@ import type { Role } from '@candid-leaf/contract';
 // @ts-expect-error the package tells its own schemas nowhere else, and gives no types for it
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { ENTRY_CLASSES } from '@candid-leaf/core/records';
+import { EXAMPLES, FILE_ANSWERS, SHAPES, shapeOf } from './answers.js';
 import { NEEDS_KEY, PUBLIC_KEY, SESSION_ONLY_KEY } from '../accounts/session.js';
 
 type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
@@ -47,6 +49,7 @@ export function apiDocument(app: NestExpressApplication, version: string): OpenA
     )
     .setVersion(version)
     .setLicense('MIT', '')
+    .setOpenAPIVersion('3.1.0')
     .addBearerAuth(
       { type: 'http', scheme: 'bearer', description: 'A key to one garden, made under People and access.' },
       'key',
@@ -61,7 +64,8 @@ export function apiDocument(app: NestExpressApplication, version: string): OpenA
       const operation = operations[method];
       if (operation) describe(operation, path, method, handlers);
     }
-  document.components = { ...document.components, schemas: schemas() };
+  const shapes = Object.entries(SHAPES).filter(([name]) => !name.startsWith('Answer_'));
+  document.components = { ...document.components, schemas: { ...schemas(), ...Object.fromEntries(shapes) } };
   return document;
 }
 
@@ -97,9 +101,27 @@ function describe(
   const file = FILES[id];
   if (file)
     operation.requestBody = { required: true, content: { [file]: { schema: { type: 'string', format: 'binary' } } } };
+  answer(operation);
   if (!open) operation.responses['401'] ??= { description: 'Not signed in, or the key does not work.' };
   if (inGarden) operation.responses['403'] ??= { description: 'Your role does not allow this.' };
   if (operation.requestBody) operation.responses['400'] ??= { description: 'What is wrong, field by field.' };
+}
+
+/** Adds what a route answers: its shape with an example, or which file it is. */
+function answer(operation: Operation): void {
+  const id = operation.operationId ?? '';
+  const [tag, method] = id.split('.') as [string, string];
+  const good = Object.keys(operation.responses).find((status) => status.startsWith('2')) ?? '200';
+  const schema = shapeOf(tag, method);
+  const file = FILE_ANSWERS[id];
+  const content = schema
+    ? { 'application/json': { schema, ...(id in EXAMPLES ? { example: EXAMPLES[id] } : {}) } }
+    : file
+      ? { [file]: { schema: { type: 'string', ...(file.startsWith('text/') ? {} : { format: 'binary' }) } } }
+      : undefined;
+  operation.responses[good] = content
+    ? { description: 'Done.', content }
+    : { description: 'Done, without an answer.' };
 }
 
 /** Returns every validation class as a schema; fields not in the class are refused. */
@@ -109,6 +131,9 @@ function schemas(): Record<string, object> {
     refPointerPrefix: '#/components/schemas/',
     additionalConverters: CHECKS,
   });
+  // the class of a record's data depends on its type
+  const data = Object.values(ENTRY_CLASSES).map(({ name }) => ({ $ref: `#/components/schemas/${name}` }));
+  Object.assign(made.RecordInput!.properties!, { data: { anyOf: data } });
   return Object.fromEntries(
     Object.entries(made).map(([name, schema]) => [name, { ...schema, additionalProperties: false }]),
   );

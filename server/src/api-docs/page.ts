@@ -2,7 +2,7 @@ import type { OpenAPIObject } from '@nestjs/swagger';
 import escape from 'escape-html';
 
 interface Schema {
-  type?: string;
+  type?: string | string[];
   format?: string;
   enum?: unknown[];
   $ref?: string;
@@ -35,7 +35,7 @@ function wordsOf(s: Schema): string {
     s.maximum === undefined ? '' : `to ${s.maximum}`,
     s.maxLength === undefined ? '' : `up to ${s.maxLength} characters`,
   ].filter(Boolean);
-  return [s.format ?? s.type ?? 'anything', ...limits].join(' ');
+  return [s.format ?? [s.type ?? 'anything'].flat().join(' or '), ...limits].join(' ');
 }
 
 function fields(name: string, schema: Schema): string {
@@ -54,10 +54,14 @@ function one(method: string, path: string, operation: Operation): string {
   const takes = Object.entries(body).map(([type, { schema }]) =>
     type === 'application/json' && schema ? wordsOf(schema as Schema) : `a file, ${escape(type)}`,
   );
+  const done = Object.entries(operation.responses).find(([status]) => status.startsWith('2'))?.[1];
+  const gives = Object.entries(done && 'content' in done ? (done.content ?? {}) : {}).map(([type, { schema }]) =>
+    type === 'application/json' && schema ? wordsOf(schema as Schema) : `a file, ${escape(type)}`,
+  );
   const asks = (operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'query' ? [p.name] : []));
   return `<li><p><code><b>${method.toUpperCase()}</b> ${escape(path)}</code></p><p>${escape(operation.summary ?? '')}${
     takes.length > 0 ? ` Takes ${takes.join(' or ')}.` : ''
-  }${asks.length > 0 ? ` Can be queried with ${asks.map((a) => `<code>${escape(a)}</code>`).join(', ')}.` : ''}</p></li>`;
+  }${gives.length > 0 ? ` Answers with ${gives.join(' or ')}.` : ''}${asks.length > 0 ? ` Can be queried with ${asks.map((a) => `<code>${escape(a)}</code>`).join(', ')}.` : ''}</p></li>`;
 }
 
 const STYLE = `:root{color-scheme:light dark}body{font:1.05rem/1.5 system-ui,sans-serif;max-width:62rem;margin:0 auto;padding:1.5rem}

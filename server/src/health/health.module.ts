@@ -3,11 +3,6 @@ import { Public } from '../accounts/session.js';
 import { BackupWatch } from './backup-watch.service.js';
 import { Pulse } from './pulse.service.js';
 
-interface Health {
-  ok: boolean;
-  database: 'answers' | 'away';
-}
-
 @Controller('api')
 class HealthController {
   constructor(private readonly pulse: Pulse) {}
@@ -15,11 +10,14 @@ class HealthController {
   /** Reports health: 503 while the database is away. */
   @Public()
   @Get('health')
-  health(): Health {
+  health(): { ok: boolean; database: 'answers' | 'away' } {
     const answers = this.pulse.databaseAnswers;
-    const health: Health = { ok: answers, database: answers ? 'answers' : 'away' };
-    if (!answers) throw new ServiceUnavailableException({ ...health, message: 'The database is not available.' });
-    return health;
+    if (answers) return { ok: true, database: 'answers' };
+    throw new ServiceUnavailableException({
+      ok: false,
+      database: 'away',
+      message: 'The database is not available.',
+    });
   }
 
   /** Reports readiness: 503 also while starting. */

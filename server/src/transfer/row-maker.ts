@@ -95,10 +95,7 @@ export class RowMaker {
   }
 
   private record(type: RecordType, { plant, place, ...rest }: Values, line: number): MadeRow {
-    const data = checked<RecordData>(
-      RECORD_CLASSES[type] as new () => RecordData,
-      type === 'inspection' ? lookIn(rest) : rest,
-    );
+    const data = checked<RecordData>(RECORD_CLASSES[type], type === 'inspection' ? lookIn(rest) : rest);
     const placeId = place === undefined ? null : this.placeOf(place);
     const of = plant === undefined ? null : this.plantOf(plant, placeId, data.date);
     if (!of && placeId === null && !isOfGarden(type)) refuse('plant', 'is missing, and so is the bed or pot');
