@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** The unit that starts it with the machine, and the commands that the documents name. */
+/** The unit that starts it with the machine. */
 const ROOT = join(__dirname, '../..');
 const folder = mkdtempSync(join(tmpdir(), 'candid-leaf-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -40,20 +40,4 @@ test('a name that is none, root, and a folder that systemd would misread are ref
     expect([status, stdout]).toEqual([1, '']);
     expect(stderr).toContain(says);
   }
-});
-
-test('every npm command that a document names is there', () => {
-  const { scripts } = JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8')) as {
-    scripts: Record<string, string>;
-  };
-  const documents = spawnSync('git', ['ls-files', '*.md'], { cwd: ROOT, encoding: 'utf8' }).stdout.trim().split('\n');
-  const named = documents
-    .filter((d) => !d.includes('CHANGELOG'))
-    .flatMap((d) =>
-      [...readFileSync(join(ROOT, d), 'utf8').matchAll(/npm run (?:--silent )?([\w-]+)(?! --workspace)\b/g)].map(
-        (m) => m[1]!,
-      ),
-    );
-  expect(named.length).toBeGreaterThan(10);
-  expect(named.filter((n) => !(n in scripts))).toEqual([]);
 });
