@@ -54,7 +54,7 @@ async function run(command, folder, { answersAt, env = {} }) {
   };
   const code = await Promise.race([ended, late, ...(answersAt ? [answers()] : [])]);
   if (code === 'late' || answersAt) {
-    process.kill(-child.pid, 'SIGTERM');
+    process.kill(-Number(child.pid), 'SIGTERM');
     await Promise.race([ended, wait(20_000)]);
     await endMarked(folder, 5000);
   }

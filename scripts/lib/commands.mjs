@@ -14,6 +14,7 @@ export const HOW = {
   'npm start': { answersAt: AT, env: { PORT } },
   'npm test': { not: 'each change is tested by it in a clean checkout' },
   'npm run advice': {},
+  'npm run api-answers': {},
   'npm run backup': { after: ['npm start'] },
   'npm run bench': {},
   'npm run build': {},
