@@ -1,5 +1,11 @@
-// npm run build: builds everything `npm start` serves.
+// npm run build: builds everything `npm start` serves, after installing what that needs.
 import { buildAll } from './lib/build.mjs';
-import { say } from './lib/say.mjs';
+import { ensureModules } from './lib/machine.mjs';
+import { endWith, say } from './lib/say.mjs';
 
-await buildAll(say);
+try {
+  await ensureModules();
+  await buildAll(say);
+} catch (error) {
+  endWith(error);
+}
