@@ -43,7 +43,6 @@ export const HOW = {
   'npm run rooms': {},
   'npm run routes': {},
   'npm run seasons': { as: 'npm run seasons -- -t "says it in one line"' },
-  'npm run service': {},
   'npm run --silent service': {},
   'npm run --silent backup': { after: ['npm start'] },
   'npm run typecheck': {},
