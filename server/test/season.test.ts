@@ -2,6 +2,7 @@ import type { GardenView, PlantingDto, SeasonReportView, SeasonView, TaskDto } f
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { useApp } from './app.js';
+import { CAUTIONS } from '@candid-leaf/core/records';
 import { gardenOf } from './gardening.js';
 
 const app = useApp();
@@ -266,6 +267,12 @@ describe('from seed to bed', () => {
 });
 
 describe('picking', () => {
+  test('hot peppers are marked, so that children know them', async () => {
+    const g = await garden();
+    await g.plant(g.bed, { name: 'Hot one', crop: 'pepper', type: 'hot', stage: 'ripening' });
+    expect((await g.view()).today.find((t) => t.source === 'pick')!.cautions).toEqual([CAUTIONS['mark-hot']]);
+  });
+
   test('is due from blush on, every three days, place by place; and not during a wait', async () => {
     const g = await garden();
     const [a, b] = [
@@ -273,7 +280,9 @@ describe('picking', () => {
       await g.plant(g.bed, { name: 'B', stage: 'ripening' }),
     ];
     const picks = async (view?: GardenView) => (view ?? (await g.view())).today.filter((t) => t.source === 'pick');
-    expect(await picks()).toMatchObject([{ title: 'Check for ripe fruit: Bed', plantIds: [a, b], picks: true }]);
+    expect(await picks()).toMatchObject([
+      { title: 'Check for ripe fruit: Bed', plantIds: [a, b], picks: true, cautions: [] },
+    ]);
     await g.record('picking', { plantId: a }, { date: TODAY, count: 6, grams: 700, state: 'sound', use: 'eaten' });
     expect(await picks()).toMatchObject([{ plantIds: [b] }]);
     await g.record('spray', { plantId: b }, { date: TODAY, product: 'copper', harvestDays: 7 });

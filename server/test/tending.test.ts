@@ -1,4 +1,5 @@
 import type { SeasonView } from '@candid-leaf/contract';
+import { CAUTIONS } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { useApp } from './app.js';
@@ -32,6 +33,7 @@ test('cordons of a place are tied together, once a week; a tick is saved for eac
   expect(others).toEqual([]);
   expect(task).toMatchObject({
     title: 'Tie: A, B',
+    cautions: expect.arrayContaining([CAUTIONS['plastic-string']]),
     amount: expect.stringMatching(/^one tie each, 0\.6.m of soft string/),
     why: expect.stringMatching(/a string from above/),
   });

@@ -28,6 +28,17 @@ const BURNT = 'leaf-tip-burn';
 /** Days to look ahead for heat. */
 const HEAT_AHEAD_DAYS = 2;
 
+/** Days to look ahead for rain: a feed takes about so long to be drawn in or held by the soil (judgement). */
+const RAIN_AHEAD_DAYS = 2;
+/** Share of a feed from which it waits for the rain to pass (judgement: more than a usual month loses). */
+const MUCH_WASHED = 0.15;
+
+/**
+ * After a washing rain within so many days a feed does not wait for the next: a plant in a wet summer would go hungry
+ * (judgement).
+ */
+const WET_SPELL_DAYS = 5;
+
 /** What the gardener chose about feeding. */
 export interface FeedRules {
   method: StarterMethod;
@@ -59,6 +70,7 @@ export function feedingOf(assessed: PlantAssessment, { method, pepperFeed }: Fee
     hottest: hottest(c),
     left: c.waterKnown && today ? today.fractionAvailable : null,
     waterOn: report.water.nextWatering?.date ?? null,
+    washing: washing(c),
     wet: byHand ? byHand.feel === 'wet' : c.waterKnown && today?.waterlogged === true,
     paused: pausing
       ? {
@@ -68,6 +80,20 @@ export function feedingOf(assessed: PlantAssessment, { method, pepperFeed }: Fee
       : null,
     burnt: c.present.has(BURNT),
   });
+}
+
+/** Returns the rain of the next days, if it would wash a good part of a feed below the roots. */
+function washing(c: CaseContext): { day: Day; rainMm: number } | null {
+  const today = c.balance.days.at(-1);
+  const until = addDays(c.case.asOf, RAIN_AHEAD_DAYS);
+  const rainy = c.ownAhead.filter((w) => w.date > c.case.asOf && w.date <= until && w.rainMm > 0);
+  const rainMm = rainy.reduce((sum, w) => sum + w.rainMm, 0);
+  const day = rainy.at(-1)?.date;
+  if (!today || !day) return null;
+  const washes = (drainedMm: number, { tawMm }: BalanceDay): boolean =>
+    washedShare({ drainedMm, tawMm }) >= MUCH_WASHED;
+  const wetSpell = c.balance.days.slice(-WET_SPELL_DAYS).some((d) => d.effectiveRainMm > 0 && washes(d.drainedMm, d));
+  return !wetSpell && washes(rainMm - today.depletionMm, today) ? { day, rainMm } : null;
 }
 
 function hottest(c: CaseContext): { day: Day; tMaxC: number } | null {

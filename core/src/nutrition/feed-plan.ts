@@ -29,6 +29,7 @@ export type FeedHold =
   | { kind: 'paused'; until: Day; because: string }
   | { kind: 'nitrogen'; until: Day; grams: number; days: number }
   | { kind: 'wet'; until: Day }
+  | { kind: 'rain'; until: Day; rainMm: number }
   | { kind: 'salty'; until: Day; dsPerM: number };
 
 /** What feeding is due, and when. */
@@ -96,6 +97,11 @@ export interface FeedQuestion {
   waterOn: Day | null;
   /** roots are waterlogged */
   wet: boolean;
+  /**
+   * rain ahead that would wash a good part of a feed below the roots: its last day and its amount; null if none is, or
+   * if it is a wet spell
+   */
+  washing?: { day: Day; rainMm: number } | null;
   /** a finding that pauses feeding: until when, and its name */
   paused: { until: Day; because: string } | null;
   /** tips or roots are burnt: the next feed is half strength */
@@ -234,6 +240,7 @@ function holdOf(q: FeedQuestion): FeedHold | null {
     holds.push({ kind: 'nitrogen', until: addDays(last(q.fed).date, days), grams, days });
   if (saltsOf(q) >= SALTY_FROM.stop)
     holds.push({ kind: 'salty', until: addDays(q.today, SALTY_LOOK_DAYS), dsPerM: saltsOf(q) });
+  if (q.washing) holds.push({ kind: 'rain', until: addDays(q.washing.day, 1), rainMm: q.washing.rainMm });
   if (q.wet) holds.push({ kind: 'wet', until: addDays(q.today, 1) });
   // watered today, it is fed right after
   else if (q.left !== null && q.left < DRY_LEFT && q.waterOn !== q.today)

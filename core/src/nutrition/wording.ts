@@ -16,6 +16,7 @@ export const MEANWHILE: Record<FeedHold['kind'], string> = {
   salty:
     'Leach them first: soak slowly with plain water until twice the soil’s volume has run through, then test again',
   wet: 'Let it drain and dry first',
+  rain: 'Feed once the soil has drained',
   paused: 'Treat that first. Plain water is enough until then',
   nitrogen: 'Plain water is enough until then',
 };
@@ -34,6 +35,8 @@ function holdReason(h: FeedHold, f: Formatter): string {
       return `salts of ${h.dsPerM} dS/m would burn roots`;
     case 'wet':
       return 'roots in waterlogged soil take up nothing';
+    case 'rain':
+      return `${f.rain(h.rainMm)} of rain is forecast, which would wash nitrogen past the roots and into the groundwater`;
     case 'paused':
       return h.because;
     case 'nitrogen':

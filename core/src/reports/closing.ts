@@ -17,6 +17,11 @@ export const KIT = rows([
     how: 'Compost natural string with its plant; bin everything else.',
   },
   { code: 'ties', label: 'Ties and clips', how: 'Collected, washed and stored dry.' },
+  {
+    code: 'plastic',
+    label: 'Plastic bottles, fabric and nets',
+    how: 'Collected and washed; bin what is brittle or torn before it breaks up in the soil.',
+  },
   { code: 'cages', label: 'Cages', how: 'Brushed clean and stacked.' },
   { code: 'stakes', label: 'Stakes and canes', how: 'Brushed clean, dried and stored under a roof.' },
   {

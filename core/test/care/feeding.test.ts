@@ -8,15 +8,39 @@ import { NO_RULES, fedBefore } from '../questions.js';
 
 const RULES = { method: DEFAULT_METHOD, ...NO_RULES };
 const feed = (back: number, more: object = {}) => fedBefore(ASOF, back, more);
-const assessed = (change: Parameters<typeof aCase>[0], forecast: { tMinC: number; tMaxC: number }[] = []) =>
+const assessed = (
+  change: Parameters<typeof aCase>[0],
+  forecast: { tMinC: number; tMaxC: number; rainMm?: number }[] = [],
+) =>
   assessPlace(
     'p',
     RULES,
     [{ id: 'a', case: aCase(change) }],
-    forecast.map((w, i) => ({ ...w, date: addDays(ASOF, i + 1), rainMm: 0, rainChancePct: 0 })),
+    forecast.map((w, i) => ({ rainMm: 0, ...w, date: addDays(ASOF, i + 1), rainChancePct: 0 })),
     METRIC_FORMAT,
   ).plants.get('a')!;
 const pot = { kind: 'container', texture: 'potting-mix', volumeL: 20, areaM2: undefined } as const;
+
+test('much rain ahead on open ground waits with the feed; a little, or a roof over the pot, does not', () => {
+  const records = { watering: everyNDays(1, 4), feeding: [feed(30)] };
+  const of = (rainMm: number, place: object = {}, more: object = {}) =>
+    feedingOf(
+      assessed({ place: { ...pot, ...place }, records: { ...records, ...more } }, [{ tMinC: 15, tMaxC: 24, rainMm }]),
+      {
+        method: 'compost-balanced',
+      },
+    );
+  expect(of(60)).toMatchObject({ on: addDays(ASOF, 2), hold: { kind: 'rain', rainMm: 60 } });
+  expect(of(5)).toMatchObject({ on: ASOF, hold: null });
+  expect(of(60, { cover: 'roof' })).toMatchObject({ on: ASOF, hold: null });
+  // in a wet spell it does not wait for one rain after the other
+  const { weather } = aCase({}).records;
+  const wet = (back: number) => ({
+    weather: weather.map((w) => (w.date === addDays(ASOF, -back) ? { ...w, rainMm: 60 } : w)),
+  });
+  expect(of(60, {}, wet(2))).toMatchObject({ on: ASOF, hold: null });
+  expect(of(60, {}, wet(9))).toMatchObject({ hold: { kind: 'rain' } });
+});
 
 test('feeding knows what findings and water know: pale leaves, heat ahead, a dry pot, burnt roots', () => {
   const watered = { watering: everyNDays(1, 4), feeding: [feed(30)] };

@@ -104,6 +104,7 @@ test.each([
   ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 39 } }, addDays(ASOF, 2), /39 °C is forecast/],
   ['dry', { left: 0.1 }, addDays(ASOF, 2), /Water first/],
   ['wet', { wet: true }, addDays(ASOF, 1), /waterlogged/],
+  ['rain', { washing: { day: addDays(ASOF, 2), rainMm: 60 } }, addDays(ASOF, 3), /60 mm of rain .* groundwater/],
   [
     'paused',
     { paused: { until: addDays(ASOF, 12), because: 'fertiliser burn' } },
@@ -184,6 +185,7 @@ test('nothing is ever fed into heat, drought, standing water or a pause', () => 
           { hottest: { day: ASOF, tMaxC: 38 } },
           { left: 0.05 },
           { wet: true },
+          { washing: { day: addDays(ASOF, 1), rainMm: 60 } },
           { paused: { until: addDays(ASOF, 5), because: 'x' } },
         ]) {
           const plan = feedPlan(q({ stage, crop, paleOn, isPot: true, fed: [fed(50)], ...hold }));

@@ -119,9 +119,7 @@ function answer(operation: Operation): void {
     : file
       ? { [file]: { schema: { type: 'string', ...(file.startsWith('text/') ? {} : { format: 'binary' }) } } }
       : undefined;
-  operation.responses[good] = content
-    ? { description: 'Done.', content }
-    : { description: 'Done, without an answer.' };
+  operation.responses[good] = content ? { description: 'Done.', content } : { description: 'Done, without an answer.' };
 }
 
 /** Returns every validation class as a schema; fields not in the class are refused. */

@@ -4,7 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf } from '@candid-leaf/core/varieties';
 import { blushFirst, blushInWords, type BlushFirst, ripenessInWords } from '@candid-leaf/core/harvest';
-import type { Inspection, Picking } from '@candid-leaf/core/records';
+import { CAUTIONS, type Inspection, type Picking } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { forecastIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -99,9 +99,10 @@ function blushOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, on: 
   });
 }
 
+const isHot = (p: PlantEntity): boolean => p.type === 'hot' || p.type === 'superhot';
+
 /** Says of each crop when it is ripe: a bed may hold tomatoes beside hot peppers, which need gloves. */
 function ripeInWords(s: GardenSnapshot, shown: readonly Ripe[]): string {
-  const isHot = (p: PlantEntity): boolean => p.type === 'hot' || p.type === 'superhot';
   const groups = new Map<string, PlantEntity[]>();
   for (const { plant } of shown) {
     const label = isHot(plant) ? 'Hot peppers' : plant.crop === 'tomato' ? 'Tomatoes' : 'Peppers';
@@ -134,6 +135,6 @@ function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): T
     remedy: null,
     dose: null,
     picks: true,
-    cautions: [],
+    cautions: shown.some((r) => isHot(r.plant)) ? [CAUTIONS['mark-hot']] : [],
   };
 }

@@ -1,5 +1,5 @@
 import { addDays } from '@candid-leaf/core/units';
-import { spellOn, type Covering, type Inspection } from '@candid-leaf/core/records';
+import { CAUTIONS, spellOn, type Covering, type Inspection } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import { mulchOfPlace } from '@candid-leaf/core/care';
 import { weatherInPlace } from '@candid-leaf/core/climate';
@@ -51,6 +51,7 @@ export class SoilSource extends RecordingSource {
           cautions: [
             'Hay, straw or manure from sprayed land can carry weedkiller: test it with a bean seedling.',
             'Dry material is dusty: dampen it.',
+            ...(plan.paper ? [CAUTIONS['plain-paper']] : []),
           ],
         },
       ];

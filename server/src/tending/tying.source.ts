@@ -1,4 +1,4 @@
-import { type Happening } from '@candid-leaf/core/records';
+import { CAUTIONS, type Happening } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import { supportOf } from '@candid-leaf/core/care';
 import { SUPPORT_WORDS, type SupportPlan } from '@candid-leaf/core/support';
@@ -59,7 +59,7 @@ interface Planned {
   plan: SupportPlan;
 }
 const WIND = ':wind';
-const CAUTIONS = ['Put caps on cane ends. Watch eyes and fingers with wire ties.'];
+const TYING = [`${CAUTIONS.canes} Watch eyes and fingers with wire ties.`, CAUTIONS['plastic-string']];
 const dueIn = (s: GardenSnapshot, plans: readonly Planned[]): Planned[] =>
   plans.filter(({ plan }) => plan.tieOn !== null && plan.tieOn <= s.today);
 
@@ -88,7 +88,7 @@ function tieTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[
       remedy: null,
       dose: null,
       amount: `one tie each, ${s.format.metres(string)} of soft string`,
-      cautions: CAUTIONS,
+      cautions: TYING,
     },
   ];
 }
@@ -117,7 +117,7 @@ function windTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned
       litres: null,
       remedy: null,
       dose: null,
-      cautions: CAUTIONS,
+      cautions: TYING,
     },
   ];
 }
