@@ -4,6 +4,7 @@ import { Download } from 'lucide-react';
 import { useGarden } from '../../../lib/garden-context';
 import { apiOf } from '../../../lib/paths';
 import { buttonLook } from '../../../ui/button';
+import { Unfold } from '../../../ui/unfold';
 import { Panel } from '../../../ui/panel';
 
 const GARDEN: readonly (readonly [ExportName, string])[] = [
@@ -35,8 +36,10 @@ export function TakeOut() {
       <p className="mt-4 text-soft">
         Or single tables as CSV, in metric units. Records and weather can be imported again as they are.
       </p>
-      <Tables title="Records" list={RECORDS} />
-      <Tables title="The garden" list={GARDEN} />
+      <div className="mt-1 flex flex-col">
+        <Tables title="Records and weather" list={RECORDS} />
+        <Tables title="Beds, plants and plans" list={GARDEN} />
+      </div>
     </Panel>
   );
 }
@@ -44,17 +47,18 @@ export function TakeOut() {
 function Tables({ title, list }: { title: string; list: readonly (readonly [ExportName, string])[] }) {
   const garden = useGarden();
   return (
-    <section aria-label={title}>
-      <h3 className="mt-3 font-semibold">{title}</h3>
-      <ul className="mt-1 grid grid-cols-1 sm:grid-cols-2">
-        {list.map(([name, label]) => (
-          <li key={name}>
-            <a className={`${buttonLook('quiet')} -ml-4`} href={`/api${apiOf(garden.id, 'exports', name)}`} download>
-              {label}
-            </a>
-          </li>
-        ))}
-      </ul>
-    </section>
+    <Unfold title={title} look="act">
+      {() => (
+        <ul aria-label={title} className="mb-2 grid grid-cols-1 sm:grid-cols-2">
+          {list.map(([name, label]) => (
+            <li key={name}>
+              <a className={buttonLook('quiet')} href={`/api${apiOf(garden.id, 'exports', name)}`} download>
+                {label}
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Unfold>
   );
 }
