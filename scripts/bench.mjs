@@ -5,6 +5,7 @@ import { performance } from 'node:perf_hooks';
 import { gzipSync } from 'node:zlib';
 import { benchInThePage, inTheBrowser } from './lib/bench/in-the-browser.mjs';
 import { largeGardens, manyWriters, senderOf } from './lib/bench/server.mjs';
+import { morningLists } from './lib/bench/messages.mjs';
 import { row, timed } from './lib/bench/timed.mjs';
 import { water } from './lib/bench/water.mjs';
 import { uploads } from './lib/bench/weather.mjs';
@@ -108,6 +109,7 @@ try {
   await quickOnAPhone(stack.url, DEMO_ACCOUNT);
   await largeGardens(stack, cookie, core);
   await manyWriters(stack.url);
+  await morningLists(stack, view);
   await inTheBrowser(stack.url, { format: 'candid-leaf-case', version: 1, ...many });
   await benchInThePage(stack.url);
 

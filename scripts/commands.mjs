@@ -1,4 +1,4 @@
-// npm run commands [-- NAME]: runs every command that README and docs name, each in a fresh clone of what is committed. The npm packages
+// npm run commands [-- NAME …]: runs every command that README and docs name, each in a fresh clone of what is committed. The npm packages
 // are linked from here, as installing them once for each would take an hour; nothing else is there yet. Long commands run short.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
@@ -12,9 +12,9 @@ import { endWith, say } from './lib/say.mjs';
 
 const MOST_MS = 15 * 60_000;
 
-/** A clone as a newcomer has it, with the npm packages. */
+/** A clone as a newcomer has it, with the npm packages. Its name is a number: tests are chosen by words in their paths. */
 function freshClone(home, name) {
-  const folder = join(home, name.replaceAll(/\W+/g, '-'));
+  const folder = join(home, name);
   const sh = (program, ...args) => {
     const done = spawnSync(program, args, { encoding: 'utf8' });
     if (done.status !== 0) throw new Error(`${program} ${args.join(' ')}: ${done.stderr}`);
@@ -64,19 +64,20 @@ async function run(command, folder, { answersAt, env = {} }) {
 let home;
 try {
   await ensureModules();
-  const only = process.argv[2];
+  const only = process.argv.slice(2);
+  let clones = 0;
   home = throwAwayFolder('commands');
   mkdirSync(home, { recursive: true });
   const failed = [];
   for (const command of commandsIn(ROOT)) {
     const how = HOW[command];
-    if (only && !command.includes(only)) continue;
+    if (only.length > 0 && !only.some((o) => command.includes(o))) continue;
     if (how.not) {
       say(`  not run  ${command}: ${how.not}`);
       continue;
     }
     const from = Date.now();
-    const folder = freshClone(home, command);
+    const folder = freshClone(home, String((clones += 1)));
     let result = { code: 0, said: '' };
     for (const step of [...(how.after ?? []).map((c) => [c, HOW[c]]), [how.as ?? command, how]])
       if (result.code === 0) result = await run(step[1].as ?? step[0], folder, step[1]);

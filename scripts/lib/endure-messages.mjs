@@ -11,7 +11,7 @@ const ALL_SENT_MS = 5 * 60_000;
 const MOMENTS = [500, 1500, 2500, 4000];
 
 /** A time zone in which it is eight in the morning: the lists are due at once. */
-function whereItIsEight() {
+export function whereItIsEight() {
   const ahead = ((8 - new Date().getUTCHours() + 36) % 24) - 12;
   return ahead === 0 ? 'Etc/GMT' : `Etc/GMT${ahead > 0 ? '-' : '+'}${Math.abs(ahead)}`;
 }
@@ -23,7 +23,7 @@ export async function messagesOverKills(stack) {
   const row = outcome('kills while morning lists go out');
   const zone = whereItIsEight();
   const people = [];
-  for (let i = 0; i < PEOPLE; i++) people.push(await reader(stack.url, zone));
+  for (let i = 0; i < PEOPLE; i++) people.push(await (await reader(stack.url, zone))());
   for (const moment of MOMENTS) {
     await nextMinute();
     await wait(moment);
@@ -46,8 +46,8 @@ export async function messagesOverKills(stack) {
   return row;
 }
 
-/** A person with a dry bed who wants the morning list by mail. Returns their address. */
-async function reader(url, timeZone) {
+/** A person with a dry bed. Returns how they choose the morning list by mail, which returns their address. */
+export async function reader(url, timeZone) {
   const w = await writer(url);
   const { GARDEN } = await import('@candid-leaf/demo');
   const { garden } = await (await w.must('GET', `${w.at}/view`)).json();
@@ -60,5 +60,5 @@ async function reader(url, timeZone) {
   };
   await w.must('PUT', `${w.at}/records`, dry);
   const choice = { morning: true, warnings: true, byMail: true, byPush: false, quietFrom: 21, quietUntil: 7 };
-  return (await (await w.must('PUT', `${w.at}/messages`, choice)).json()).mailTo;
+  return async () => (await (await w.must('PUT', `${w.at}/messages`, choice)).json()).mailTo;
 }
