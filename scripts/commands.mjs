@@ -83,10 +83,12 @@ try {
       if (result.code === 0) result = await run(step[1].as ?? step[0], folder, step[1]);
     const seconds = Math.round((Date.now() - from) / 1000);
     say(`  ${result.code === 0 ? 'runs   ' : 'FAILED '}  ${command} (${seconds} s)`);
-    if (result.code !== 0) failed.push(`${command}:\n${result.said.slice(-1500)}`);
+    if (result.code !== 0) {
+      failed.push(command);
+      say(result.said.slice(-1500));
+    }
     rmSync(folder, { recursive: true, force: true });
   }
-  for (const text of failed) say(`\n${text}`);
   if (failed.length > 0) process.exitCode = 1;
 } catch (error) {
   endWith(error);

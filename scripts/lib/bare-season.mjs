@@ -34,19 +34,15 @@ export function bareSeason(w, soil, heightM) {
   for (let i = 0; i < n; i++) {
     const eto = w.eto[i];
     const start = Math.min(0.15, heightM);
-    const height = i >= n - 1 ? heightM : start + (heightM - start) * (i / (n - 1));
+    const height = i >= n - 1 ? heightM : start + (heightM - start) * Math.min(1, i / Math.min(n - 1, 60));
     const rh = Math.min(80, Math.max(20, (w.rh[i] * (es(w.tMin[i]) + es(w.tMax[i]))) / 2 / es(w.tMax[i])));
     const climate =
       (0.04 * (Math.min(6, Math.max(1, w.wind[i])) - 2) - 0.004 * (rh - 45)) * (Math.max(0.05, height) / 3) ** 0.3;
     const mid = height >= 1.5 ? 1.15 : 1.1;
-    const plain =
-      i <= 30
-        ? 0.15
-        : i <= 70
-          ? 0.15 + ((i - 30) / 40) * (mid - 0.15)
-          : i <= 115
-            ? mid
-            : mid + Math.min(1, (i - 115) / 30) * (0.7 - mid);
+    const covered = Math.min(0.35, (Math.PI / 4) * (0.7 * height) ** 2);
+    const ofGround = Math.min(1, covered / soilM2);
+    const full = i <= 115 ? mid : mid + Math.min(1, (i - 115) / 30) * (0.7 - mid);
+    const plain = 0.15 + (full - 0.15) * Math.min(1, 2 * ofGround, ofGround ** (1 / (1 + height)));
     const kcb = plain >= 0.45 ? plain + climate : plain;
     const kcMax = Math.max(1.2 + climate, kcb + 0.05);
     const bare = 1 - Math.min(0.99, (Math.max(0.01, kcb - 0.15) / Math.max(0.01, kcMax - 0.15)) ** (1 + 0.5 * height));
@@ -59,7 +55,6 @@ export function bareSeason(w, soil, heightM) {
           : i <= 115
             ? grown
             : grown + Math.min(1, (i - 115) / 30) * (1 - grown);
-    const covered = Math.min(0.35, (Math.PI / 4) * (0.7 * height) ** 2);
     const demand = (Math.max(0.9, leaf + climate) * eto * covered) / soilM2;
     const wet = Math.min((kcMax - kcb) / bare, kcMax) * eto;
     // the morning: by need
@@ -69,9 +64,10 @@ export function bareSeason(w, soil, heightM) {
     const given = missing + demand + 0.3 * wet * bare >= limit ? missing * 1.1 : 0;
     // the day
     const rain = w.rain[i];
-    const caught = Math.min(rain, Math.min(2, Math.max(0.2 * eto, 0.5)));
-    const runoff = Math.max(0, rain - caught - soil.soaksInMm);
-    const soaked = rain - caught - runoff;
+    const through = rain * (1 - 0.5 * Math.max(0, 1 - soilM2 / Math.max(covered, soilM2)));
+    const caught = Math.min(through, Math.min(2, Math.max(0.2 * eto, 0.5)));
+    const runoff = Math.max(0, through - caught - soil.soaksInMm);
+    const soaked = through - caught - runoff;
     if (soaked > 0) lastWettedShare = 1;
     else if (given > 0) lastWettedShare = soil.wettedShare;
     const exposed = Math.min(bare, lastWettedShare);

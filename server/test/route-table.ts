@@ -607,7 +607,7 @@ export async function worldOf(
     keyId: '',
     photoId: uuid(),
     importId: uuid(),
-    name: 'records',
+    name: 'waterings',
     key: '',
     timer,
   };

@@ -54,8 +54,8 @@ export async function water(core) {
     );
   const subject = {
     garden,
-    place: { kind: 'container', texture: 'potting-mix', volumeL: 14 },
-    plant: { crop: 'tomato', heightM: 1.2 },
+    place: POT,
+    plant: { crop: 'tomato', heightM: HEIGHT_M },
   };
   const setUps = ['deep', 'daily', 'by-need', 'timer', 'remembered', 'half-often'].map((strategy) => ({
     name: strategy,
@@ -74,32 +74,41 @@ export async function water(core) {
   besideABareLoop(core, subject, setUps, years);
 }
 
-/** What a season costs beside the same equations as a bare loop over typed arrays, which must come to the same litres. */
-function besideABareLoop(core, subject, setUps, years) {
-  const { texture, volumeL } = subject.place;
-  const mix = core.SOILS[texture];
-  const soil = {
+/** The pot of the comparison, and its soil as the bare loop reads it. */
+const POT = { kind: 'container', texture: 'potting-mix', volumeL: 14 };
+const HEIGHT_M = 1.2;
+const bareSoil = (core) => {
+  const mix = core.SOILS[POT.texture];
+  return {
     ...mix,
-    volumeL,
-    share: core.availableShare(texture),
+    volumeL: POT.volumeL,
+    share: core.availableShare(POT.texture),
     rew: mix.rewMm,
-    tew: core.totalEvaporableMm(texture),
+    tew: core.totalEvaporableMm(POT.texture),
     wettedShare: core.WETTED_SHARE.base,
   };
-  const arrays = years.map(typed);
-  const byNeed = { name: 'by need', strategy: 'by-need' };
-  const least = (work) => Math.min(...Array.from({ length: 7 }, () => clocked(work)));
-  const bare = least(() => arrays.map((w) => bareSeason(w, soil, subject.plant.heightM)));
-  const one = least(() => years.map((w) => core.runSeason(subject, byNeed, w, core.seeded(1))));
-  const six = least(() => years.map((w) => core.runYear(subject, setUps, w, 1)));
-  const off = Math.max(
-    ...years.map((w, i) =>
-      Math.abs(
-        core.runSeason(subject, byNeed, w, core.seeded(1)).litres -
-          bareSeason(arrays[i], soil, subject.plant.heightM).litres,
-      ),
-    ),
+};
+const BY_NEED = { name: 'by need', strategy: 'by-need' };
+
+/** Returns by how much the core and the bare loop differ in a season's water, L: the most over some years. */
+export const offTheBareLoop = (core, garden, years) =>
+  Math.max(
+    ...years.map((w) => {
+      const subject = { garden, place: POT, plant: { crop: 'tomato', heightM: HEIGHT_M } };
+      const { litres } = core.runSeason(subject, BY_NEED, w, core.seeded(1));
+      return Math.abs(litres - bareSeason(typed(w), bareSoil(core), HEIGHT_M).litres);
+    }),
   );
+
+/** What a season costs beside the same equations as a bare loop over typed arrays, which must come to the same litres. */
+function besideABareLoop(core, subject, setUps, years) {
+  const arrays = years.map(typed);
+  const soil = bareSoil(core);
+  const least = (work) => Math.min(...Array.from({ length: 7 }, () => clocked(work)));
+  const bare = least(() => arrays.map((w) => bareSeason(w, soil, HEIGHT_M)));
+  const one = least(() => years.map((w) => core.runSeason(subject, BY_NEED, w, core.seeded(1))));
+  const six = least(() => years.map((w) => core.runYear(subject, setUps, w, 1)));
+  const off = offTheBareLoop(core, subject.garden, years);
   if (off > 1e-6) throw new Error(`The bare loop and the core differ by ${off} l over a season.`);
   say(
     `${'A season beside a bare typed-array loop of its equations'.padEnd(58)} ${(one / bare).toFixed(1)} times by itself, ${(six / bare / setUps.length).toFixed(1)} times among six habits   aim at most 4`,
