@@ -8,7 +8,7 @@ import ts from 'typescript';
 const run = promisify(execFile);
 const MODULES = join(__dirname, '../../node_modules');
 
-/** One call of the docs: what `curl` is told to do, and the part of the answer that is shown. */
+/** One call of the docs: its method, path and body, and the part of the answer that the docs show. */
 export interface DocsCall {
   method: string;
   /** with `$GARDEN` and the others */

@@ -34,8 +34,7 @@ const RAIN_AHEAD_DAYS = 2;
 const MUCH_WASHED = 0.15;
 
 /**
- * After a washing rain within so many days a feed does not wait for the next: a plant in a wet summer would go hungry
- * (judgement).
+ * Days after a washing rain in which a feed no longer waits: in a wet summer the plant would go hungry (judgement).
  */
 const WET_SPELL_DAYS = 5;
 
@@ -82,18 +81,22 @@ export function feedingOf(assessed: PlantAssessment, { method, pepperFeed }: Fee
   });
 }
 
-/** Returns the rain of the next days, if it would wash a good part of a feed below the roots. */
+/**
+ * Returns the rain of the next days, if it would wash a good part of a feed below the roots: by the balance ahead, which
+ * counts only rain that is likely enough. Null where nobody knows the water.
+ */
 function washing(c: CaseContext): { day: Day; rainMm: number } | null {
-  const today = c.balance.days.at(-1);
+  if (!c.waterKnown) return null;
+  const washed = washedShareIn(c);
   const until = addDays(c.case.asOf, RAIN_AHEAD_DAYS);
-  const rainy = c.ownAhead.filter((w) => w.date > c.case.asOf && w.date <= until && w.rainMm > 0);
-  const rainMm = rainy.reduce((sum, w) => sum + w.rainMm, 0);
+  const rainy = c.ahead.filter((d) => d.date <= until && d.effectiveRainMm > 0);
+  const stays = rainy.reduce((share, d) => share * (1 - washed(d)), 1);
   const day = rainy.at(-1)?.date;
-  if (!today || !day) return null;
-  const washes = (drainedMm: number, { tawMm }: BalanceDay): boolean =>
-    washedShare({ drainedMm, tawMm }) >= MUCH_WASHED;
-  const wetSpell = c.balance.days.slice(-WET_SPELL_DAYS).some((d) => d.effectiveRainMm > 0 && washes(d.drainedMm, d));
-  return !wetSpell && washes(rainMm - today.depletionMm, today) ? { day, rainMm } : null;
+  const past = c.balance.days.slice(-WET_SPELL_DAYS);
+  if (!day || 1 - stays < MUCH_WASHED || past.some((d) => d.effectiveRainMm > 0 && washed(d) >= MUCH_WASHED))
+    return null;
+  const days = new Set(rainy.map((d) => d.date));
+  return { day, rainMm: c.ownAhead.reduce((sum, w) => sum + (days.has(w.date) ? w.rainMm : 0), 0) };
 }
 
 function hottest(c: CaseContext): { day: Day; tMaxC: number } | null {
@@ -126,10 +129,14 @@ export interface FeedingStory {
  * water.
  */
 export function washedOn({ context: c }: PlantAssessment): ReadonlyMap<Day, number> {
-  // ground takes up what is too much; a pot lets it run
-  const drained = isPotted(c.case.place) ? likelyDrainedMm : (d: BalanceDay) => d.drainedMm;
   const days = c.waterKnown ? c.balance.days : [];
-  return new Map(days.map((d) => [d.date, washedShare({ drainedMm: drained(d), tawMm: d.tawMm })]));
+  return new Map(days.map((d) => [d.date, washedShareIn(c)(d)]));
+}
+
+/** Returns what a day washes out of this place: ground takes up what is too much; a pot lets it run. */
+function washedShareIn(c: CaseContext): (d: BalanceDay) => number {
+  const drained = isPotted(c.case.place) ? likelyDrainedMm : (d: BalanceDay) => d.drainedMm;
+  return (d) => washedShare({ drainedMm: drained(d), tawMm: d.tawMm });
 }
 
 /** Returns the nitrogen ledger of a plant from planting to a day, with the feeds recorded so far. It must have a planting day. */

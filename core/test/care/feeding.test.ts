@@ -10,36 +10,40 @@ const RULES = { method: DEFAULT_METHOD, ...NO_RULES };
 const feed = (back: number, more: object = {}) => fedBefore(ASOF, back, more);
 const assessed = (
   change: Parameters<typeof aCase>[0],
-  forecast: { tMinC: number; tMaxC: number; rainMm?: number }[] = [],
+  forecast: { tMinC: number; tMaxC: number; rainMm?: number; rainChancePct?: number }[] = [],
 ) =>
   assessPlace(
     'p',
     RULES,
     [{ id: 'a', case: aCase(change) }],
-    forecast.map((w, i) => ({ rainMm: 0, ...w, date: addDays(ASOF, i + 1), rainChancePct: 0 })),
+    forecast.map((w, i) => ({ rainMm: 0, rainChancePct: 0, ...w, date: addDays(ASOF, i + 1) })),
     METRIC_FORMAT,
   ).plants.get('a')!;
 const pot = { kind: 'container', texture: 'potting-mix', volumeL: 20, areaM2: undefined } as const;
 
-test('much rain ahead on open ground waits with the feed; a little, or a roof over the pot, does not', () => {
+test('likely rain that would wash a feed away lets it wait; little or unlikely rain, and a roof, do not', () => {
   const records = { watering: everyNDays(1, 4), feeding: [feed(30)] };
-  const of = (rainMm: number, place: object = {}, more: object = {}) =>
+  const of = (rainMm: number, place: object = {}, more: object = {}, rainChancePct = 90) =>
     feedingOf(
-      assessed({ place: { ...pot, ...place }, records: { ...records, ...more } }, [{ tMinC: 15, tMaxC: 24, rainMm }]),
-      {
-        method: 'compost-balanced',
-      },
+      assessed({ place: { ...pot, ...place }, records: { ...records, ...more } }, [
+        { tMinC: 15, tMaxC: 24, rainMm, rainChancePct },
+      ]),
+      { method: 'compost-balanced' },
     );
-  expect(of(60)).toMatchObject({ on: addDays(ASOF, 2), hold: { kind: 'rain', rainMm: 60 } });
+  expect(of(120)).toMatchObject({ on: addDays(ASOF, 2), hold: { kind: 'rain', rainMm: 120 } });
   expect(of(5)).toMatchObject({ on: ASOF, hold: null });
-  expect(of(60, { cover: 'roof' })).toMatchObject({ on: ASOF, hold: null });
+  // as in the plan for water, rain counts from a chance of 60 %
+  expect(of(120, {}, {}, 50)).toMatchObject({ on: ASOF, hold: null });
+  expect(of(120, { cover: 'roof' })).toMatchObject({ on: ASOF, hold: null });
+  // nobody knows how much water is there: nothing is held
+  expect(of(120, {}, { watering: [] })).toMatchObject({ hold: null });
   // in a wet spell it does not wait for one rain after the other
   const { weather } = aCase({}).records;
   const wet = (back: number) => ({
-    weather: weather.map((w) => (w.date === addDays(ASOF, -back) ? { ...w, rainMm: 60 } : w)),
+    weather: weather.map((w) => (w.date === addDays(ASOF, -back) ? { ...w, rainMm: 120 } : w)),
   });
-  expect(of(60, {}, wet(2))).toMatchObject({ on: ASOF, hold: null });
-  expect(of(60, {}, wet(9))).toMatchObject({ hold: { kind: 'rain' } });
+  expect(of(120, {}, wet(2))).toMatchObject({ on: ASOF, hold: null });
+  expect(of(120, {}, wet(9))).toMatchObject({ hold: { kind: 'rain' } });
 });
 
 test('feeding knows what findings and water know: pale leaves, heat ahead, a dry pot, burnt roots', () => {
