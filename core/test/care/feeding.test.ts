@@ -36,7 +36,7 @@ test('likely rain that would wash a feed away lets it wait; little or unlikely r
   expect(of(120, {}, {}, 50)).toMatchObject({ on: ASOF, hold: null });
   expect(of(120, { cover: 'roof' })).toMatchObject({ on: ASOF, hold: null });
   // nobody knows how much water is there: nothing is held
-  expect(of(120, {}, { watering: [] })).toMatchObject({ hold: null });
+  expect(of(400, {}, { watering: [] })).toMatchObject({ hold: null });
   // in a wet spell it does not wait for one rain after the other
   const { weather } = aCase({}).records;
   const wet = (back: number) => ({
