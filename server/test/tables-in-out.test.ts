@@ -580,6 +580,23 @@ describe('exporting a table', () => {
       expect([type, plain(await other.records(type))]).toEqual([type, plain(await records(type))]);
     }
   });
+
+  test('what a single record may not say, no table may: a sign that is none, a count of nothing, a truss of a whole bed', async () => {
+    const { send, records } = await started();
+    const faults = async (text: string) =>
+      ((await send(text, { dry: true })).body as ImportReport).faults.map((f) => f.reason);
+    const look = 'day,plant,sign,seen\n2026-07-16,Paste,';
+    expect(await faults(`${look}fruit-pecked,yes\n`)).toEqual([]);
+    expect(await faults(`${look}leaf-pale-odd,yes\n`)).toEqual([expect.stringContaining('is not supported')]);
+    expect(await faults(`${look},yes\n`)).toEqual(['is missing: name a sign, or write yes under all clear']);
+    expect(await faults(`day,plant,sign,seen,how many\n2026-07-16,Paste,fruit-pecked,no,3\n`)).toEqual([
+      'a sign that was not found cannot have a count',
+    ]);
+    expect(await faults('day,plant,bed,truss,flowers,fruit set\n2026-07-16,,Pots,1,2,3\n')).toEqual([
+      expect.stringContaining('missing'),
+    ]);
+    expect(await records('truss-count')).toEqual([]);
+  });
 });
 
 /** The lines of a look: what it says, however many looks say it. */

@@ -80,7 +80,7 @@ export const CARE_TABLES = {
         needed: true,
         words: SPRAYS,
         head: 'spray',
-        names: ['spray', 'product'],
+        names: ['spray', 'sprayed'],
       },
       {
         field: 'name',

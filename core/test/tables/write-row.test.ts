@@ -120,3 +120,8 @@ test('depths and weights of pots in other units', () => {
   const pot = guessReading(['day', 'plant', 'pot weight (lb)'], []);
   expect(readRow('pot-weights', pot, ['2026-07-18', 'Red one', '20']).values).toMatchObject({ kg: 9.0718474 });
 });
+
+test('a file is the table whose needed columns it has, not the one that shares most names with it', () => {
+  // six names of a feed, but no nutrients: its litres make it a watering
+  expect(guessReading(['day', 'plant', 'bed', 'litres', 'product', 'form', 'why'], []).table).toBe('watering');
+});
