@@ -29,9 +29,9 @@ export const TASK_SOURCES = [
 ] as const;
 /**
  * What Today asks about the time before the records began; once a week about a timer; and whether an unsure variety is
- * right, once its fruit shows.
+ * right, once its fruit shows; and whether a bush that grew too tall is one.
  */
-export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched', 'timer', 'variety'] as const;
+export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched', 'timer', 'variety', 'bush'] as const;
 /** One of these questions. */
 export type SoFarAsk = (typeof SO_FAR_ASKS)[number];
 

@@ -56,12 +56,27 @@ export interface PlaceOnView {
   plants: PlantOnView[];
 }
 
+/** What comes within the week, in one line. */
+export interface WeekLine {
+  key: string;
+  on: Day;
+  /** with its amount */
+  title: string;
+  /** where it belongs, for its page */
+  placeId: string | null;
+  plantId: string | null;
+  /** a risk or a check: something to keep an eye on */
+  watch: boolean;
+}
+
 /** Everything on the garden page. */
 export interface GardenView {
   garden: GardenDto;
   ribbon: RibbonDay[];
   places: PlaceOnView[];
   today: TaskDto[];
+  /** the six days after today, by day */
+  week: WeekLine[];
   weather: WeatherState;
 }
 

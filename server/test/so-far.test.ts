@@ -81,3 +81,30 @@ test('a variety nobody was sure of is asked about once its fruit colours; a tick
   await g.untick(`so-far:${g.own}:variety`);
   expect((await g.plantView(g.own)).plant.varietyUnsure).toBeNull();
 });
+
+test('a bush that grew far too tall is asked about once: the answer is a record, or another habit, whose advice follows', async () => {
+  const g = await garden('2026-05-20', '2026-05-21');
+  const bush = await g.plant(g.bed, { name: 'Bush', habit: 'determinate', transplantedOn: '2026-05-20' });
+  const asked = async () => (await g.due('so-far')).filter((t) => t.asks?.includes('bush'));
+  expect(await asked()).toEqual([]);
+  await g.record('growth', { plantId: bush }, { date: TODAY, heightM: 1.6, rough: true });
+  expect(await asked()).toEqual([]);
+  await g.record('growth', { plantId: bush }, { date: TODAY, heightM: 1.6 });
+  const [task] = await asked();
+  expect(task).toMatchObject({ plantId: bush, title: 'Does it still grow? Bush' });
+  expect(task!.why).toMatch(/^it is 160.cm tall, and bushes of its type end at about 95.cm/);
+  const asks = async () => (await g.due('so-far')).flatMap((t) => t.asks ?? []);
+  expect(await asks()).not.toContain('cut');
+  const id = await g.record('event', { plantId: bush }, { date: TODAY, what: 'tip-ended' });
+  expect(await asked()).toEqual([]);
+  await g.agent.delete(g.url(`/records/${id}`)).expect(204);
+  expect((await asked()).length).toBe(1);
+  const { position: _p, retiredOn: _r, endedBecause: _e, ...before } = (await g.plantView(bush)).plant;
+  await g.agent
+    .put(g.url('/plants'))
+    .send({ ...before, habit: 'indeterminate' })
+    .expect(200);
+  expect(await asked()).toEqual([]);
+  // a cordon is cut: what was cut so far is asked now
+  expect(await asks()).toContain('cut');
+});

@@ -49,6 +49,24 @@ test('every task shows its source, its reason, and about how many minutes it tak
   expect((await g.plantView(g.plant)).treatments[0]!.remedies).toContain('pick-off-affected-fruit');
 });
 
+test('this week: what comes on the six days after today, work before what to watch, and nothing that stands on Today', async () => {
+  const g = await busy();
+  const { today, week } = await g.view();
+  expect(week.length).toBeGreaterThan(0);
+  const onToday = new Set(today.map((t) => t.key));
+  expect(week.filter((l) => onToday.has(l.key))).toEqual([]);
+  expect(week.filter((l) => l.on <= TODAY || l.on > addDays(TODAY, 6))).toEqual([]);
+  const ranks = week.map((l) => `${Number(l.watch)} ${l.on}`);
+  expect(ranks).toEqual([...ranks].sort());
+  // a milder remedy comes first, and the next one within the week
+  expect(week.filter((l) => l.key.startsWith('remedy:')).map((l) => l.placeId ?? l.plantId)).not.toEqual([]);
+  // watered today, its next watering is this week's, with its amount
+  const water = today.find((t) => t.litres !== null)!;
+  await g.tick(water.key, { recordId: uuid() }).expect(200);
+  const next = (await g.view()).week.find((l) => l.key === water.key);
+  expect(next?.title).toMatch(/: [\d.]+\sL$/);
+});
+
 test('two people ticking the same watering at once save it once', async () => {
   const g = await busy();
   const water = (await g.today()).find((t) => t.source === 'water' && !t.feel)!;

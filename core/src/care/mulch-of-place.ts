@@ -3,7 +3,8 @@ import type { WeatherDay } from '../climate/gaps.js';
 import { type Cover, isPotted, type PlaceKind } from '../records/place.js';
 import type { EarlierYear, MulchSpell } from '../records/facts.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
-import { type MulchPlan, mulchPlan } from '../soil/mulch-plan.js';
+import { isSheet } from '../records/choices.js';
+import { type MulchPlan, mulchPlan, THIN_MM } from '../soil/mulch-plan.js';
 import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';
 import { addDays, type Day } from '../units/day.js';
 import { spellOn } from '../records/spells.js';
@@ -30,6 +31,10 @@ interface MulchedPlace {
 /** Problems that splash up from the soil: those whose remedies lay a barrier. */
 const splashes = (code: DisorderCode): boolean => disorderRow(code).remedies.some((l) => l.remedy === 'splash-barrier');
 
+/** How deep mulch covers, mm: a sheet covers whatever its depth. */
+const coverMm = (m: MulchSpell | undefined): number =>
+  m && m.depthMm > 0 && isSheet(m.kind) ? Math.max(THIN_MM, m.depthMm) : (m?.depthMm ?? 0);
+
 /** Returns whether it is time to mulch a bed or pot, and with how much. */
 export function mulchOfPlace({ place, plants, history, weather, today, bareSeen }: MulchedPlace): MulchPlan {
   const heights = plants.flatMap((p) => (p.heightM === null ? [] : [p.heightM]));
@@ -45,7 +50,7 @@ export function mulchOfPlace({ place, plants, history, weather, today, bareSeen 
     weather,
     heightM: heights.length > 0 ? Math.min(...heights) : null,
     plantedOn: planted.at(-1) ?? null,
-    liesMm: bareSeen ? 0 : place.mulch.length === 0 ? null : (spellOn([...place.mulch], today)?.depthMm ?? 0),
+    liesMm: bareSeen ? 0 : place.mulch.length === 0 ? null : coverMm(spellOn(place.mulch, today)),
     areaM2: place.lengthM !== null && place.widthM !== null ? place.lengthM * place.widthM : null,
     leafSpot: history.some((y) => (y.problems ?? []).some(splashes)),
     isPot: isPotted(place),

@@ -111,6 +111,12 @@ export function usualHeightM(build: Build, warmDays: number): number {
   return start + left * Math.tanh((gainM * Math.max(0, warmDays - STANDSTILL_DAYS)) / left);
 }
 
+/**
+ * Returns the height at which tomatoes of a habit usually end in open ground, m.
+ * @example finalHeightM('determinate') // 0.95
+ */
+export const finalHeightM = (habit: GrowthHabit): number => SIZES[habit].finalM;
+
 function sizeOf({ crop, habit, type, potL }: Build): { finalM: number; gainM: number } {
   const { finalM, gainM } =
     crop === 'pepper' ? SIZES[type === 'superhot' ? 'superhot' : 'pepper'] : SIZES[habit ?? 'indeterminate'];

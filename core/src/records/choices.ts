@@ -51,6 +51,7 @@ export const EVENTS = [
   'green-fruit-in',
   'not-tied-yet',
   'not-cut-yet',
+  'tip-ended',
 ] as const;
 
 /** Condition of picked fruit. */
@@ -79,10 +80,20 @@ export const MULCHES = [
   'compost',
   'bark',
   'fabric',
+  'dark-fabric',
+  'white-fabric',
   'paper',
   'weeds',
   'other',
 ] as const;
+
+/** Mulches that lie flat as a sheet: their depth says nothing. */
+const SHEETS: ReadonlySet<string> = new Set(['fabric', 'dark-fabric', 'white-fabric', 'paper']);
+/**
+ * Returns whether a mulch is a sheet of fabric or paper.
+ * @example isSheet('dark-fabric') // true
+ */
+export const isSheet = (material: string | null | undefined): boolean => material != null && SHEETS.has(material);
 
 /** Companion plants and weeds that can be recorded. */
 export const COMPANIONS = [

@@ -11,7 +11,7 @@ const WARM_DAYS_C = 21;
 const TALL_M = 0.3;
 const WARM_FOR_DAYS = 7;
 /** A thinner layer no longer covers, mm. */
-const THIN_MM = 30;
+export const THIN_MM = 30;
 
 /** What mulching depends on. Depths in mm. */
 export interface MulchQuestion {
@@ -75,7 +75,7 @@ export function mulchInWords(p: MulchPlan, f: Formatter): string {
       return 'the mulch is deep enough';
     case 'wait':
       return p.because === 'cold'
-        ? `the soil is still cold, and mulch keeps it cold. Wait for a week of days of about ${f.temperature(WARM_DAYS_C)}`
+        ? `the soil is still cold, and mulch keeps it cold. Wait for a week of days of about ${f.temperature(WARM_DAYS_C)}. Dark fabric is the exception: it warms the soil`
         : `the plants are small: wait until they are ${f.centimetres(TALL_M * 100)} tall`;
     case 'lay':
       return `${p.because === 'heat' ? 'heat is forecast: bare soil dries out and bakes' : 'the soil is bare and warm, and the plants are tall enough'}${

@@ -1,6 +1,6 @@
 import { saturationVapourPressure } from '../climate/reference-evapotranspiration.js';
 import type { Texture } from '../records/place.js';
-import type { WaterMethod } from '../records/choices.js';
+import { isSheet, type WaterMethod } from '../records/choices.js';
 import { SOILS } from './soils.js';
 
 // Evaporation from the soil surface in addition to the plant's own use: the dual crop coefficient of FAO-56 ch. 7.
@@ -60,10 +60,21 @@ export const WETTED_SHARE: Record<WaterMethod, number> = {
 };
 
 /**
- * Share of evaporation that passes through organic mulch: half under 50 mm and more (FAO-56 ch. 10, about).
- * @example throughMulch(50) // 0.5
+ * Evaporation through a sheet. Closed plastic leaves 20 to 50 % of it (FAO-56 ch. 10, from memory); woven fabric and
+ * paper breathe, so the upper end (judgement).
  */
-export const throughMulch = (depthMm: number): number => 1 - 0.5 * Math.min(1, Math.max(0, depthMm) / 50);
+const THROUGH_SHEET = 0.45;
+
+/**
+ * Returns the share of evaporation that passes through mulch: half under 50 mm and more of organic mulch (FAO-56 ch. 10,
+ * about), less under a sheet of fabric or paper, however thin.
+ * @example throughMulch({ depthMm: 50, kind: 'straw' }) // 0.5
+ */
+export function throughMulch(mulch: { depthMm: number; kind?: string | null } | undefined): number {
+  if (!mulch || mulch.depthMm <= 0) return 1;
+  const organic = 1 - 0.5 * Math.min(1, mulch.depthMm / 50);
+  return isSheet(mulch.kind) ? Math.min(THROUGH_SHEET, organic) : organic;
+}
 
 /** The drying top layer. `depletionMm` is De over the wet, bare part. */
 interface TopLayer {

@@ -121,7 +121,7 @@ export function demands({
       ? // a plant in a pot is an island: use what its leaves take over the area they cover
         Math.max(0.9, leafCoefficient(crop, seasonDay, height) + climate) * etoMm * leavesM2 * zone.wallLoss
       : kcb * etoMm * ofM2;
-    const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
+    const mulch = throughMulch(spellOn(place.mulch, w.date));
     const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
     const rainCaught = potted ? throughLeaves(leavesM2, zone.soilM2) : 1;
     return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, rainCaught, zone, seasonDay };

@@ -179,6 +179,7 @@ describe('mulch', () => {
   test('once the soil is warm and the plant 30 cm tall; in heat at once; not twice', () => {
     expect(mulchPlan(q())).toEqual({ kind: 'lay', because: 'warm', paper: false, depthCm: 6, litres: 120 });
     expect(mulchPlan(q({ weather: days(17) }))).toEqual({ kind: 'wait', because: 'cold' });
+    expect(mulchInWords(mulchPlan(q({ weather: days(17) })), METRIC_FORMAT)).toMatch(/Dark fabric is the exception/);
     expect(mulchPlan(q({ heightM: 0.2 }))).toEqual({ kind: 'wait', because: 'small' });
     expect(mulchPlan(q({ heightM: 0.2, weather: days(17), heatAhead: true }))).toMatchObject({
       kind: 'lay',

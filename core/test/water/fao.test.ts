@@ -3,7 +3,8 @@ import { reportOn } from '@candid-leaf/core/assessment';
 import type { PlantCase } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { evaporated, totalEvaporableMm, waterBalance } from '@candid-leaf/core/water';
-import { climateTerm, coverShare, mostKc } from '../../src/water/evaporation.js';
+import { mulchOfPlace } from '../../src/care/index.js';
+import { climateTerm, coverShare, mostKc, throughMulch } from '../../src/water/evaporation.js';
 import { stressCoefficient } from '../../src/water/root-zone.js';
 import { aCase } from '../helpers.js';
 
@@ -138,6 +139,41 @@ describe('four years of real weather', () => {
     expect(yearly).toBeGreaterThan(600);
     expect(yearly).toBeLessThan(1100);
   });
+  test('a thin sheet of fabric saves more than straw of its depth, and lies where straw would be asked for', () => {
+    const [from, to] = ['2026-06-01', '2026-07-01'];
+    const under = (kind: string, depthMm: number) => throughMulch({ kind, depthMm });
+    expect(under('fabric', 2)).toBe(0.45);
+    expect(under('straw', 2)).toBeCloseTo(0.98);
+    // deep straw is as good as a sheet, and a sheet never worse than straw of its depth
+    for (const depth of [1, 20, 50, 90]) expect(under('paper', depth)).toBeLessThanOrEqual(under('straw', depth));
+    expect(throughMulch(undefined)).toBe(1);
+    expect(under('fabric', 0)).toBe(1);
+    const asked = (kind: string, more: object = {}) =>
+      mulchOfPlace({
+        place: {
+          kind: 'ground',
+          mulch: [{ from, depthMm: 2, kind, ...more }],
+          lengthM: null,
+          widthM: null,
+        },
+        plants: [{ heightM: 0.6, transplantedOn: '2026-05-01' }],
+        history: [],
+        weather: Array.from({ length: 10 }, (_, i) => ({
+          date: addDays(to, -i - 1),
+          tMinC: 14,
+          tMaxC: 25,
+          rainMm: 0,
+        })).reverse(),
+        today: to,
+        bareSeen: false,
+      }).kind;
+    expect([asked('dark-fabric'), asked('straw'), asked('dark-fabric', { to: '2026-06-20' })]).toEqual([
+      'lies',
+      'lay',
+      'lay',
+    ]);
+  });
+
   test('mulch saves water, and a 10 L pot must be watered more often than one of 40 L', () => {
     /** Waterings of a gardener who refills whenever RAW is passed. */
     const visits = (place: PlantCase['place'], year: number): { times: number; litres: number } => {

@@ -36,6 +36,10 @@ const weatherAt = (s: GardenSnapshot, place: PlaceEntity): readonly WeatherDay[]
     () => measuredIn(s).map((w) => weatherInPlace(place, w, s.garden)),
   );
 
+/** Returns what was seen of a plant's growth. */
+export const growthNotesIn = (s: GardenSnapshot, plant: PlantEntity): readonly GrowthNote[] =>
+  notesOf(plant, recordsOfPlant(s, plant), s.today);
+
 /** Returns the growth of a plant on the garden's day. */
 export const growthIn = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Growth =>
   kept(s, `growth ${plant.id}`, plantStamp(s, plant, place), () => {
@@ -54,7 +58,7 @@ export const growthIn = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEnti
       },
       potL: isPotted(place) ? place.volumeL : null,
       weather: weatherAt(s, place),
-      notes: notesOf(plant, recordsOfPlant(s, plant), s.today),
+      notes: growthNotesIn(s, plant),
     });
   });
 

@@ -9,7 +9,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
 import { RecordingSource } from '../today/recording-source.js';
 import type { Task, Tick } from '../today/task-source.js';
-import { newestEvent } from './newest-event.js';
+import { newestEvent } from '../assessment/newest-event.js';
 import { weatherIn } from '../assessment/weather-lists.js';
 import { modeOf, yearOf } from './planting-on-view.js';
 

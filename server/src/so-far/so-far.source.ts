@@ -2,16 +2,19 @@ import { Injectable } from '@nestjs/common';
 import { SO_FAR_ASKS, type SoFarAsk } from '@candid-leaf/contract';
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
 import { cutsOf, supportOf } from '@candid-leaf/core/care';
+import { outgrewHabit } from '@candid-leaf/core/growth';
 import { daysBetween } from '@candid-leaf/core/units';
 import { type EntityManager, IsNull, Not } from 'typeorm';
 import { TIMER_ASKED_EVERY_DAYS, timerOn } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
+import { growthNotesIn } from '../assessment/growth.js';
 import { timersOf } from '../assessment/timed.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { planBeforeDose } from '../feeding/feed-of-plants.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { updateRows } from '../shared/rows.js';
+import { newestEvent } from '../assessment/newest-event.js';
 import { mulchOf } from '../soil/soil.source.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 
@@ -36,7 +39,10 @@ export class SoFarSource extends TaskSource {
       const plants = await this.assessments.plantsIn(s, place);
       const asks = SO_FAR_ASKS.filter((ask) => isAsked(s, place, plants, ask));
       if (asks.length > 0) tasks.push(taskFor(s, place, asks));
-      tasks.push(...plants.filter(isUnsure).map(({ plant }) => varietyTask(s, place, plant)));
+      tasks.push(
+        ...plants.filter(isUnsure).map(({ plant }) => varietyTask(s, place, plant)),
+        ...plants.flatMap(({ plant }) => bushTask(s, place, plant)),
+      );
     }
     return tasks;
   }
@@ -76,7 +82,7 @@ interface Grown {
 
 /** Returns whether an answer would change what is advised for any plant of the bed. */
 function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[], ask: SoFarAsk): boolean {
-  if (ask === 'variety') return false; // of a plant, not of a bed
+  if (ask === 'variety' || ask === 'bush') return false; // of a plant, not of a bed
   if (ask === 'timer') return plants.length > 0 && isTimerDue(s, place);
   const unknown = plants.filter(({ own }) => own.context.case.plant.sinceStart !== true);
   if (ask === 'mulched') return unknown.length > 0 && mulchOf(s, place).kind === 'ask';
@@ -117,6 +123,30 @@ const varietyTask = (s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity):
   asks: ['variety'],
   cautions: [],
 });
+
+/** A bush that grew far beyond its kind is asked about once: its label may be wrong. */
+function bushTask(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity): Task[] {
+  const tall = outgrewHabit(plant, growthNotesIn(s, plant));
+  if (!tall || newestEvent(s, plant.id, 'tip-ended') !== null) return [];
+  const length = (m: number): string => s.format.centimetres(m * 100);
+  return [
+    {
+      id: `${plant.id}:bush`,
+      plantId: plant.id,
+      placeId: place.id,
+      title: `Does it still grow? ${plant.name}`,
+      where: place.name,
+      why: `it is ${length(tall.heightM)} tall, and bushes of its type end at about ${length(tall.usualM)}. If its shoots grow on instead of ending in flowers, it is a cordon: tied, cut and fed differently`,
+      dueOn: s.today,
+      minutes: 1,
+      litres: null,
+      remedy: null,
+      dose: null,
+      asks: ['bush'],
+      cautions: [],
+    },
+  ];
+}
 
 const TIED = ['tied', 'staked', 'not-tied-yet'];
 

@@ -31,6 +31,7 @@ import { ProductsService } from '../products/products.service.js';
 import { CONFIG, type Config } from '../config.js';
 import { recordDto } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
+import { thisWeek } from '../today/this-week.js';
 import { TodayService } from '../today/today.service.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 import { weatherDto } from '../weather/weather-days.js';
@@ -63,6 +64,7 @@ export class ViewsService {
       ribbon: ribbon(s, all),
       places: livePlaces(s).map((p) => placeOnView(s, p, assessed.get(p.id)?.plants ?? new Map())),
       today: due,
+      week: thisWeek(all, s.today, s.format),
       weather: stateOf(s.garden, s.weather, this.config),
     };
   }

@@ -71,7 +71,7 @@ interface RecordForm {
 const AFTER_WATERING: Asked = { name: 'after', label: 'After watering', as: 'flag', more: true };
 
 /** Picked fruit and supports have their own forms; what was not done yet is asked on Today. */
-const HAS_OWN_FORM: ReadonlySet<string> = new Set(['harvest', 'staked', 'not-tied-yet', 'not-cut-yet']);
+const HAS_OWN_FORM: ReadonlySet<string> = new Set(['harvest', 'staked', 'not-tied-yet', 'not-cut-yet', 'tip-ended']);
 
 /** Form fields and icon of each record type. Its name and text are in the core's registry. */
 export const RECORD_FORMS: Record<RecordType, RecordForm> = {

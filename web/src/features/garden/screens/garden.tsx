@@ -67,7 +67,7 @@ export function GardenScreen() {
 
 /** Redrawn only if its data changed, not at every refetch. */
 const Garden = memo(function Garden({ view }: { view: GardenView }) {
-  const { garden, ribbon, places, today } = view;
+  const { garden, ribbon, places, today, week } = view;
   useKeptPlants(view);
   const [params] = useSearchParams();
   const [ordering, setOrdering] = useState(false);
@@ -100,7 +100,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
           {chosen ? (
             <DayPanel key={chosen.day} day={chosen} service={view.weather.service} />
           ) : (
-            <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
+            <TodayList tasks={today} week={week} orderOf={(t) => orderOf(places, t)} />
           )}
           {wide && asked}
         </div>

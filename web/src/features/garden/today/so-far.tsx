@@ -21,7 +21,7 @@ interface Answer {
 /** A feed "in the last three weeks" lies about this far back, days. */
 const FED_BACK_DAYS = 10;
 
-const QUESTIONS: Record<Exclude<SoFarAsk, 'timer' | 'variety'>, { ask: string; yes: Answer; no: Answer }> = {
+const QUESTIONS: Record<Exclude<SoFarAsk, 'timer' | 'variety' | 'bush'>, { ask: string; yes: Answer; no: Answer }> = {
   tied: {
     ask: 'Tied to a support?',
     yes: { label: 'Yes', type: 'event', data: (date) => ({ date, what: 'tied' }) },
@@ -62,6 +62,7 @@ export function SoFar({ task }: { task: TaskDto }) {
     <div className="ml-2 flex w-full flex-col gap-1">
       {(task.asks ?? []).map((ask) => {
         if (ask === 'variety') return <VarietyRight key={ask} task={task} />;
+        if (ask === 'bush') return <StillGrows key={ask} task={task} />;
         if (ask === 'timer') return <TimerStill key={ask} task={task} onYes={answer} />;
         const q = QUESTIONS[ask];
         return (
@@ -106,6 +107,31 @@ function VarietyRight({ task }: { task: TaskDto }) {
       </Button>
       <Link className={buttonLook()} to={link('plantEdit', { plantId: plantId! })} aria-label={`Another: ${title}`}>
         Another
+      </Link>
+    </span>
+  );
+}
+
+/** That it has ended is a record; otherwise the plant's form says what it is. */
+function StillGrows({ task }: { task: TaskDto }) {
+  const garden = useGarden();
+  const link = useLink();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const { title, plantId } = task;
+  const ended = () => {
+    const id = uuid();
+    const data = { date: garden.today, what: 'tip-ended' };
+    const record = { id, type: 'event', plantId, placeId: null, data } as never;
+    save.mutate({ record }, { said: 'Recorded: it is a bush.', undo: () => remove(id) });
+  };
+  return (
+    <span className="flex flex-wrap gap-1">
+      <Button className="px-3" disabled={save.isPending} aria-label={`It has ended: ${title}`} onClick={ended}>
+        It has ended
+      </Button>
+      <Link className={buttonLook()} to={link('plantEdit', { plantId: plantId! })} aria-label={`It grows on: ${title}`}>
+        It grows on
       </Link>
     </span>
   );

@@ -1,8 +1,7 @@
-import type { TaskDto } from '@candid-leaf/contract';
+import type { TaskDto, WeekLine } from '@candid-leaf/contract';
 import { fillTime } from '@candid-leaf/core/budget';
 import { lazy, Suspense, useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
-import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
 import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
@@ -11,22 +10,22 @@ import { groupTasks, type Line } from './group-tasks';
 import { Task } from './today-task';
 
 // fetched when there is one, so the page comes sooner
+const Later = lazy(async () => ({ default: (await import('./later')).Later }));
 const Group = lazy(async () => ({ default: (await import('./today-group')).Group }));
 
 /** Maximum lines shown before folding, on a phone and on a desk. */
 const MOST_OPEN = { phone: 3, desk: 6 };
 
-/** Most tasks on hold listed at the desk; a phone shows their number, unless fruit must not be picked yet. */
-const MOST_WAITING = 3;
-
 interface Props {
   tasks: readonly TaskDto[];
+  /** what comes in the days after */
+  week: readonly WeekLine[];
   /** its place in the walking order; null: none */
   orderOf: (task: TaskDto) => number | null;
 }
 
 /** Today: short, each task with amount and reason, done or postponed with one touch. Tasks on hold show until when. */
-export function TodayList({ tasks, orderOf }: Props) {
+export function TodayList({ tasks, week, orderOf }: Props) {
   const format = useFormat();
   const { today } = useGarden();
   const [budget, setBudget] = useState<number | null>(null);
@@ -81,33 +80,10 @@ export function TodayList({ tasks, orderOf }: Props) {
           )}
         </Unfold>
       )}
-      {held.length > 0 && (
-        <Unfold
-          open={(wide && held.length <= MOST_WAITING) || held.some((t) => t.picks)}
-          className="mt-1 border-t border-line text-sm text-soft"
-          look="act"
-          title={`Not now: ${held.length}`}
-        >
-          {() => (
-            <ul aria-label="Not now">
-              {held.map((t) => (
-                <li key={t.key}>
-                  <Unfold
-                    look="task"
-                    title={
-                      <span>
-                        {t.title}
-                        {t.held!.until > today && `: wait until ${format.day(t.held!.until)}`}
-                      </span>
-                    }
-                  >
-                    {() => <p className="pb-2">{sentence(t.held!.because)}</p>}
-                  </Unfold>
-                </li>
-              ))}
-            </ul>
-          )}
-        </Unfold>
+      {(held.length > 0 || week.length > 0) && (
+        <Suspense>
+          <Later held={held} week={week} />
+        </Suspense>
       )}
     </Panel>
   );

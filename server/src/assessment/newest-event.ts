@@ -1,5 +1,5 @@
 import type { Happening } from '@candid-leaf/core/records';
-import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { GardenSnapshot } from './snapshots.service.js';
 
 /** Returns the last day of this season with an event for a plant; null if none is recorded. */
 export const newestEvent = (s: GardenSnapshot, plantId: string, what: Happening['what']): string | null =>
