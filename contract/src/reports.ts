@@ -1,7 +1,7 @@
 import type { Habit } from '@candid-leaf/core/prevented';
 import type { RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode } from '@candid-leaf/core/records';
-import type { HarvestReport } from '@candid-leaf/core/reports';
+import type { HarvestReport, PlantingDates, TroubleOverYears } from '@candid-leaf/core/reports';
 import type { GrowingYear } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
 import type { Outcome } from './treatments.js';
@@ -27,6 +27,12 @@ export interface ComparedSeason {
   firstPick: Day | null;
   /** from the first planting out to the last picking, or the end: null without stored weather */
   weather: { days: number; meanC: number; hotDays: number; rainMm: number } | null;
+}
+
+/** What several seasons show together. */
+export interface YearsView {
+  dates: PlantingDates[];
+  troubles: TroubleOverYears[];
 }
 
 /** Fruit laid out to ripen. */
@@ -57,4 +63,5 @@ export interface SeasonReportView {
   cooked: { kg: number; litres: number };
   /** newest first */
   compared: ComparedSeason[];
+  years: YearsView;
 }

@@ -576,6 +576,53 @@ describe('the year’s end', () => {
     await g.agent.get(g.url('/season/report?year=2026.5')).expect(400);
   });
 
+  test('over the years: the best date, and the problems of a season that was looked over', async () => {
+    const g = await garden();
+    const out = async (on: string, grams: number) => {
+      const plant = await g.plant(g.bed, { name: `Out ${on}`, transplantedOn: on });
+      await g.record(
+        'picking',
+        { plantId: plant },
+        { date: `${on.slice(0, 4)}-07-10`, state: 'sound', use: 'eaten', grams },
+      );
+      return plant;
+    };
+    const early = [await out('2026-05-04', 900), await out('2026-05-06', 900)];
+    await out('2026-05-20', 500);
+    await out('2026-05-21', 500);
+    await out('2025-05-20', 700);
+    await g.record(
+      'picking',
+      { plantId: early[0]! },
+      { date: '2026-07-01', state: 'soft', use: 'binned', grams: 5000 },
+    );
+    await g.record('inspection', { plantId: early[0]! }, { date: TODAY, allClear: true, signs: [] });
+    await g.record('watering', { placeId: g.bed }, { date: '2026-06-01', litres: 2 });
+    const { years } = await report(g);
+    // what was binned was not used; the first ripe fruit counts all the same
+    expect(years.dates).toMatchObject([
+      {
+        windows: [
+          { from: '05-01', plants: 2, seasons: [2026], kgEach: 0.9, daysToRipe: 62 },
+          { from: '05-16', plants: 3, seasons: [2025, 2026], kgEach: 0.5 },
+        ],
+        best: { from: '05-01', timesUsual: 1.29 },
+      },
+    ]);
+    expect(years.troubles).toEqual([]);
+    const db = await app.connect();
+    await db.query(
+      `INSERT INTO treatment (id, gardenId, plantId, disorder, openedOn, followUpOn, successIs, report, remedies, step)
+       VALUES (?, ?, ?, 'blossom-end-rot', '2026-07-02', '2026-07-16', 'x', '{}', '[]', 1)`,
+      [uuid(), g.garden, early[0]],
+    );
+    await db.end();
+    // nobody looked in 2025, so it says nothing about problems
+    expect((await report(g)).years.troubles).toEqual([
+      { disorder: 'blossom-end-rot', years: [{ label: '2026', plants: 1, of: 4 }], between: null },
+    ]);
+  });
+
   test('the ripening shelf shows what and until when; eaten or spoilt, it is gone; sauce in litres', async () => {
     const g = await garden();
     const plant = await g.plant(g.bed, { name: 'Plum', type: 'paste' });

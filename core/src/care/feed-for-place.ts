@@ -12,6 +12,8 @@ export interface FeedForPlace {
   dose: DoseAnswer;
   /** "18 mL (1 tbsp and ½ tsp) in 4 L, 1 L per plant" */
   text: string;
+  /** share of the label's dose */
+  strength: number;
 }
 
 interface Choosing {
@@ -90,18 +92,20 @@ export function feedForPlace(product: Product, place: Place, strength: number, f
     dose.solutionL !== null
       ? `${amount(dose.total)} in ${f.litres(dose.solutionL)}${half}, ${f.litres(litresEach)} per plant`
       : `${amount(dose.each)} per plant${half}`;
-  return { product, dose, text };
+  return { product, dose, text, strength };
 }
 
 /** Returns the record to save when it is done, with the label's numbers copied so they stay. */
-export function feedingRecord({ product, dose }: FeedForPlace, date: Day): Feeding {
+export function feedingRecord({ product, dose, strength }: FeedForPlace, date: Day): Feeding {
+  const grams = roundTo(gramsOf(product, dose.each), 2);
   return {
     date,
     product: product.name,
     n: product.n,
     p2o5: product.p2o5,
     k2o: product.k2o,
-    grams: roundTo(gramsOf(product, dose.each), 2),
+    grams,
+    labelGrams: roundTo(grams / strength, 2),
     form: dose.solutionL !== null ? 'liquid' : 'granular',
   };
 }

@@ -47,6 +47,13 @@ export class Feeding extends Dated {
   @Max(20_000)
   grams: number;
 
+  /** grams per plant, by the label at that time */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(20_000)
+  labelGrams?: number;
+
   /** the amount is not known: `grams` is the usual one */
   @IsOptional()
   @IsBoolean()
@@ -117,12 +124,19 @@ export class Spraying extends Dated {
   @MaxLength(80)
   target?: string;
 
-  /** grams or millilitres of product per litre of water */
+  /** grams or millilitres of product per litre of water, as really mixed */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0)
   @Max(1000)
   perLitre?: number;
+
+  /** the same, by the label at that time */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(1000)
+  labelPerLitre?: number;
 
   /** total litres mixed */
   @IsOptional()

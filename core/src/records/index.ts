@@ -1,3 +1,4 @@
+export * from './label-share.js';
 export * from './soil-values.js';
 export * from './checked.js';
 export * from './choices.js';

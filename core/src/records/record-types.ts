@@ -1,5 +1,6 @@
 import type { Formatter } from '../units/formatter.js';
 import type { Picking, RECORD_CLASSES } from './record-classes.js';
+import { shareInWords } from './label-share.js';
 import { signRow } from './vocabulary/signs.js';
 import { capital } from '../units/text.js';
 
@@ -113,7 +114,10 @@ export const RECORD_TYPES = {
       const what = d.product ?? 'feed';
       return d.unknown
         ? `Fed: ${what}, amount unknown`
-        : `Fed ${f.grams(d.grams)} of ${what} (${d.n}-${d.p2o5}-${d.k2o})`;
+        : together([
+            `Fed ${f.grams(d.grams)} of ${what} (${d.n}-${d.p2o5}-${d.k2o})`,
+            d.labelGrams ? shareInWords(d.grams / d.labelGrams) : '',
+          ]);
     },
   }),
   pruning: kind<'pruning'>()({

@@ -72,3 +72,15 @@ export const DRENCHES: readonly Drench[] = [
     source: 'common practice, from memory',
   },
 ];
+
+/**
+ * Returns what so many plants need together, by the weaker recipe: water in litres, and the product in its own unit.
+ * @example drenchFor(DRENCHES[0], 8) // { waterL: 16, amount: 60 }
+ */
+export const drenchFor = (
+  { weaker, litresEach }: Pick<Drench, 'weaker' | 'litresEach'>,
+  plants: number,
+): { waterL: number; amount: number } => ({
+  waterL: litresEach * plants,
+  amount: weaker * litresEach * plants,
+});

@@ -1,9 +1,11 @@
+import { shareInWords } from '../records/label-share.js';
 import { HOT_DAY_C } from '../climate/limits.js';
 import type { Spraying } from '../records/record-classes.js';
 import type { Formatter } from '../units/formatter.js';
 import { daysBetween } from '../units/day.js';
 import { gateInWords, sprayGates, type SprayQuestion } from './gates.js';
 import { burnsInHeat, TRIAL_LASTS_DAYS } from './limits.js';
+import { STRONG_SHARE, strengthOf } from './strength.js';
 
 /** What is known around a spray that was made. */
 export interface SprayedHere {
@@ -25,6 +27,7 @@ export function sprayRemark(s: Spraying, at: SprayedHere, f: Formatter): string 
   const tested = earlier.some((o) => o.product === s.product && daysBetween(o.date, s.date) <= TRIAL_LASTS_DAYS);
   const hottestC = s.tMaxC ?? at.ahead.find((w) => w.date === s.date)?.tMaxC;
   const burns = burnsInHeat(s.product);
+  const strength = strengthOf(s);
   const gates = sprayGates({
     spray: s.product,
     label: {
@@ -49,6 +52,9 @@ export function sprayRemark(s: Spraying, at: SprayedHere, f: Formatter): string 
     ...(burns && at.others !== null && !tested ? ['no leaf was tested first'] : []),
     ...(burns && hottestC !== undefined && hottestC >= HOT_DAY_C && !gates.some((g) => g.gate === 'hot-after')
       ? [`${f.temperature(hottestC)} that day burns leaves in the sun`]
+      : []),
+    ...(strength !== null && strength > STRONG_SHARE
+      ? [`${shareInWords(strength)} burns leaves more easily, and in most places the label is the law`]
       : []),
     ...gates.map((g) => gateInWords(g, f)),
   ];

@@ -46,3 +46,14 @@ export function grouped<T, K>(list: readonly T[], keyOf: (item: T) => K): Map<K,
   }
   return groups;
 }
+
+/**
+ * Returns the median; of an even number of values, the mean of the middle two.
+ * @throws RangeError if there is none
+ * @example median([3, 1, 10, 2]) // 2.5
+ */
+export function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = sorted.length >> 1;
+  return sorted.length % 2 === 1 ? at(sorted, half) : (at(sorted, half - 1) + at(sorted, half)) / 2;
+}

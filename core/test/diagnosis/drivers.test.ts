@@ -303,9 +303,10 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
       { records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 30 }] } },
       // where nobody noted the warmth, the weather knows it
       { records: { weather: weather(3, { tMaxC: 31 }), sprays: [{ date: back(2), product: 'neem' }] } },
+      { records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 20, perLitre: 40, labelPerLitre: 20 }] } },
     ],
     absent: [
-      { records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 26 }] } },
+      { records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 26, perLitre: 22, labelPerLitre: 20 }] } },
       { records: { sprays: [{ date: back(2), product: 'bt', tMaxC: 38 }] } }, // does not burn
       { records: { sprays: [{ date: back(10), product: 'soap', tMaxC: 38 }] } },
     ],
@@ -554,6 +555,12 @@ describe('more never means less evidence', () => {
     [
       'wrong-spray-mix',
       [20, 27, 30, 33, 38].map((tMaxC) => ({ records: { sprays: [{ date: back(2), product: 'soap', tMaxC }] } })),
+    ],
+    [
+      'wrong-spray-mix',
+      [10, 20, 26, 30, 40].map((perLitre) => ({
+        records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 20, perLitre, labelPerLitre: 20 }] },
+      })),
     ],
   ] as [DriverCode, Change[]][])('%s %#', (driver, steps) => rises(driver, steps));
 });

@@ -13,9 +13,10 @@ import { Between, IsNull, type DataSource } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
-import { varietyName, modeOf, placeOf, seasonOf, yearOf } from '../season/planting-on-view.js';
+import { varietyName, modeOf, placeOf, seasonOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { roundTo } from '@candid-leaf/core/units';
+import { plantsOf, seasonsOf, seasonWith, YearsService } from './years.service.js';
 
 /** Most seasons to compare. */
 const MOST_COMPARED = 8;
@@ -27,17 +28,15 @@ export class ReportsService {
   constructor(
     @InjectDataSource() private readonly db: DataSource,
     private readonly snapshots: Snapshots,
+    private readonly years: YearsService,
   ) {}
 
   async report(gardenId: string, asked?: number): Promise<SeasonReportView> {
     const s = await this.snapshots.load(gardenId);
     const season = seasonOf(s, asked ?? growingYearOf(s.today, s.garden.latitude, modeOf(s)).year);
     const plants = plantsOf(s, season.year);
-    const years = [
-      ...new Set([season.year, ...s.plants.flatMap((p) => (p.transplantedOn ? [yearOf(s, p.transplantedOn)] : []))]),
-    ];
     const compared: ComparedSeason[] = [];
-    for (const year of years.sort((a, b) => b - a).slice(0, MOST_COMPARED)) compared.push(await this.compared(s, year));
+    for (const year of seasonsOf(s, season.year).slice(0, MOST_COMPARED)) compared.push(await this.compared(s, year));
     return {
       season,
       harvest: await this.harvest(s, season, plants),
@@ -53,6 +52,10 @@ export class ReportsService {
       shelf: await this.shelf(s, season),
       cooked: await this.cooked(s, season),
       compared,
+      years: await this.years.over(
+        s,
+        compared.map((c) => seasonWith(s, c)),
+      ),
     };
   }
 
@@ -234,7 +237,3 @@ interface Dated<T> {
   day: string;
   data: T;
 }
-
-/** Returns the plants planted out in a season. */
-const plantsOf = (s: GardenSnapshot, year: number): PlantEntity[] =>
-  s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);

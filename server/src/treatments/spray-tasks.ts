@@ -152,7 +152,7 @@ export function sprayRecord(today: string, { plan, target }: SprayStep): Sprayin
     product: product.spray!,
     name: product.name,
     target,
-    ...(product.dose?.per === 'litre' ? { perLitre: product.dose.amount } : {}),
+    ...(product.dose?.per === 'litre' ? { perLitre: product.dose.amount, labelPerLitre: product.dose.amount } : {}),
     ...(mixed ? { batchL: mixed.waterL } : {}),
     ...(trial.state === 'try' ? { trial: true } : {}),
     ...(product.harvestDays != null ? { harvestDays: product.harvestDays } : {}),

@@ -1,3 +1,4 @@
+import { shareInWords } from '../../records/label-share.js';
 import { nitrogenGrams } from '../../nutrition/feeding.js';
 import { hungryAfterDays, MOST_NITROGEN_G, nitrogenWindowDays } from '../../nutrition/limits.js';
 import { ACID_PH, ALKALINE_PH, SALTY_DS_PER_M } from '../../soil/limits.js';
@@ -10,7 +11,9 @@ import {
 } from '../../pruning/leaf-loss.js';
 import type { SoilTest } from '../../records/facts.js';
 import { isPotted } from '../../records/place.js';
+import { SPRAY_WORDS } from '../../spray/gates.js';
 import { BURNS_FROM_C, burnsInHeat } from '../../spray/limits.js';
+import { STRONG_SHARE, strengthOf } from '../../spray/strength.js';
 import { addDays, type Day, daysBetween } from '../../units/day.js';
 import { isSlow, nitrogenFreedG } from '../../nutrition/release.js';
 import type { CaseContext } from '../context.js';
@@ -242,7 +245,7 @@ export function overPruning(ctx: CaseContext, { within = LEAF_LOSS_WITHIN_DAYS, 
   );
 }
 
-/** Returns whether a spray that burns was used in heat, or two within three days. */
+/** Returns whether a spray that burns was used in heat, stronger than its label, or two within three days. */
 export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_C }: RuleParams): Verdict {
   const burning = ctx
     .recent(ctx.case.records.sprays, within)
@@ -259,7 +262,7 @@ export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_
     .map(({ p, tMax }): Because => ({
       record: 'spray',
       date: p.date,
-      text: `${p.product} at ${ctx.format.temperature(tMax!)} on ${ctx.format.day(p.date)}`,
+      text: `${SPRAY_WORDS[p.product]} at ${ctx.format.temperature(tMax!)} on ${ctx.format.day(p.date)}`,
     }));
   if (crowded)
     because.push(
@@ -268,10 +271,20 @@ export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_
         .map(({ p }): Because => ({
           record: 'spray',
           date: p.date,
-          text: `${p.product} on ${ctx.format.day(p.date)}, soon after another spray`,
+          text: `${SPRAY_WORDS[p.product]} on ${ctx.format.day(p.date)}, soon after another spray`,
         })),
     );
-  const strength = Math.max(0, ...hot.map((x) => graded(x.score, 1, 1.5) * 1.2), crowded ? 0.5 : 0);
+  const strong = burning.filter(({ p }) => (strengthOf(p) ?? 1) > STRONG_SHARE);
+  because.push(
+    ...strong.map(({ p }): Because => ({
+      record: 'spray',
+      date: p.date,
+      text: `${SPRAY_WORDS[p.product]} on ${ctx.format.day(p.date)} at ${shareInWords(strengthOf(p)!)}`,
+    })),
+  );
+  // twice the label burns as surely as heat does (judgement)
+  const tooStrong = Math.max(0, ...strong.map(({ p }) => Math.min(1, strengthOf(p)! - 1)));
+  const strength = Math.max(0, ...hot.map((x) => graded(x.score, 1, 1.5) * 1.2), crowded ? 0.5 : 0, tooStrong);
   if (because.length > 0) return found(strength, because);
   if (ctx.present.has('after-spraying') && (burning.length === 0 || oils.some((x) => x.tMax === undefined)))
     return unknown('what was sprayed, how strong, and how hot it was');

@@ -6,6 +6,7 @@ import type { Asked } from './record-forms';
 import { CheckField } from '../../ui/check-field';
 import { FeedAmount } from './feed-amount';
 import { ProductField } from './product-field';
+import { SprayMix } from './spray-mix';
 import { WaterAmount } from './water-amount';
 import { Toggles } from '../../ui/toggles';
 
@@ -65,6 +66,16 @@ export function AskedField({ asked, value, error, said, ofPlace, at, onChange, o
       );
     case 'feed':
       return <FeedAmount value={said} ofPlace={ofPlace} at={at} error={error} onChange={(fed) => onFill({ ...fed })} />;
+    case 'mix':
+      return (
+        <SprayMix
+          // another label has another strength
+          key={said.labelPerLitre == null ? '' : textOf(said.name)}
+          value={said}
+          error={error}
+          onChange={(mixed) => onFill({ ...mixed })}
+        />
+      );
     case 'flag':
       return (
         <div className="col-span-2 -my-2">

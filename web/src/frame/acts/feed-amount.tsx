@@ -29,7 +29,7 @@ interface Props {
   ofPlace: boolean;
   at: PlaceOnView | undefined;
   error: string | undefined;
-  onChange: (said: Pick<FeedSaid, 'grams' | 'unknown'>) => void;
+  onChange: (said: Pick<FeedSaid, 'grams' | 'unknown'> & { labelGrams?: number | undefined }) => void;
 }
 
 /** A level tablespoon is 15 mL; a glug from a bottle is about two (judgement). */
@@ -44,11 +44,24 @@ const isLoose = (way: Way): way is Loose => way in LOOSE;
 const USUAL_NITROGEN_G = 1;
 const USUAL_GRAMS = 20;
 
+/**
+ * Returns the grams of one plant by the label; undefined if it counts by something else.
+ * @param litres of solution for one plant; what it usually gets if not known
+ */
+function labelGrams(
+  product: Product | undefined,
+  at: PlaceOnView | undefined,
+  litres = at && isPotted(at.place) ? (at.place.volumeL ?? 10) * POT_SHARE : BED_LITRES_EACH,
+): number | undefined {
+  if (product?.dose?.per === 'plant') return gramsOf(product, product.dose.amount);
+  if (product?.dose?.per === 'litre') return roundTo(gramsOf(product, product.dose.amount * litres), 2);
+  return undefined;
+}
+
 /** Returns the grams one plant usually gets: by the label, or by its nitrogen. */
 function usualGrams(product: Product | undefined, n: number | null | undefined, at: PlaceOnView | undefined): number {
-  const litres = at && isPotted(at.place) ? (at.place.volumeL ?? 10) * POT_SHARE : BED_LITRES_EACH;
-  if (product?.dose?.per === 'plant') return gramsOf(product, product.dose.amount);
-  if (product?.dose?.per === 'litre') return roundTo(gramsOf(product, product.dose.amount * litres), 1);
+  const byLabel = labelGrams(product, at);
+  if (byLabel !== undefined) return byLabel;
   return n ? roundTo(Math.min(200, (100 * USUAL_NITROGEN_G) / n), 1) : USUAL_GRAMS;
 }
 
@@ -63,10 +76,17 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
   const [strength, setStrength] = useState('1');
   const [spoons, setSpoons] = useState<number | null>(null);
   const shown = way === 'mixed' && !mixes ? 'each' : way;
-  const give = (grams: number | null) =>
-    onChange({ grams: grams === null ? NaN : roundTo(grams, 2), unknown: undefined });
+  /** `inAll`: litres mixed, if that is how it was said */
+  const give = (grams: number | null, inAll?: number) =>
+    onChange({
+      grams: grams === null ? NaN : roundTo(grams, 2),
+      labelGrams: labelGrams(product, at, inAll === undefined ? undefined : inAll / plants),
+      unknown: undefined,
+    });
   const mix = (all: number | null, share: string) =>
-    give(all === null || !product?.dose ? null : gramsOf(product, product.dose.amount * Number(share) * all) / plants);
+    all === null || !product?.dose
+      ? give(null)
+      : give(gramsOf(product, product.dose.amount * Number(share) * all) / plants, all);
   // a feed that is mixed in water: one can of it, unless something else is said
   const mixedId = mixes ? product.id : null;
   useEffect(() => {
@@ -80,12 +100,12 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
   }, [mixedId]);
   const choose = (next: Way) => {
     setWay(next);
-    if (next === 'unknown') onChange({ grams: usualGrams(product, value.n, at), unknown: true });
+    if (next === 'unknown') onChange({ grams: usualGrams(product, value.n, at), labelGrams: undefined, unknown: true });
     else if (next === 'mixed') mix(litres, strength);
     else if (isLoose(next)) {
       setSpoons(null);
       give(null);
-    } else onChange({ grams: value.unknown ? NaN : (value.grams ?? NaN), unknown: undefined });
+    } else give(value.unknown ? null : (value.grams ?? null));
   };
   const options: (readonly [Way, string])[] = [
     ['each', 'Weight per plant'],
@@ -110,7 +130,7 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
           min={0}
           value={value.grams}
           error={error}
-          onChange={(grams) => onChange({ grams: grams ?? NaN, unknown: undefined })}
+          onChange={(grams) => give(grams)}
         />
       )}
       {shown === 'all' && (

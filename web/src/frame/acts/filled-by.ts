@@ -6,7 +6,7 @@ export function filledBy(p: Product): Record<string, unknown> {
     return {
       name: p.name,
       product: p.spray,
-      ...(p.dose?.per === 'litre' ? { perLitre: p.dose.amount } : {}),
+      ...(p.dose?.per === 'litre' ? { perLitre: p.dose.amount, labelPerLitre: p.dose.amount } : {}),
       harvestDays: p.harvestDays ?? undefined,
       everyDays: p.everyDays ?? undefined,
       reentryHours: p.reentryHours ?? undefined,
@@ -18,6 +18,6 @@ export function filledBy(p: Product): Record<string, unknown> {
     p2o5: p.p2o5,
     k2o: p.k2o,
     form: p.kind === 'amendment' ? 'amendment' : p.dose?.per === 'litre' ? 'liquid' : 'granular',
-    ...(p.dose?.per === 'plant' ? { grams: gramsOf(p, p.dose.amount) } : {}),
+    ...(p.dose?.per === 'plant' ? { grams: gramsOf(p, p.dose.amount), labelGrams: gramsOf(p, p.dose.amount) } : {}),
   };
 }

@@ -53,6 +53,8 @@ type AskedAs =
   | { name: string; label: string; as: 'water' }
   /** grams of product per plant, said in one of several ways */
   | { name: string; label: string; as: 'feed' }
+  /** how strong a spray was, said in one of several ways */
+  | { name: string; label: string; as: 'mix' }
   | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
   /** `whenRefused`: shown only after a refusal, or if it has a value */
@@ -136,6 +138,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
       { name: 'name', label: 'Product', as: 'product', kinds: ['spray'] },
       { name: 'product', label: 'Type of spray', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) },
       { name: 'batchL', label: 'Total mixed', as: 'number', quantity: 'litres' },
+      { name: 'perLitre', label: 'Strength', as: 'mix' },
       { name: 'target', label: 'Against', as: 'text' },
       { name: 'trial', label: 'On one leaf only, as a test', as: 'flag' },
       { name: 'harvestDays', label: 'Days until harvest, by the label', as: 'number', quantity: 'count' },

@@ -1,5 +1,6 @@
 import { disorderRow } from '@candid-leaf/core/diagnosis';
-import { OUTCOMES, type Outcome, type PlantView } from '@candid-leaf/contract';
+import { isRecordOf, OUTCOMES, type Outcome, type PlantView } from '@candid-leaf/contract';
+import { weakInWords } from '@candid-leaf/core/spray';
 import { useFormat } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
@@ -14,6 +15,11 @@ export function FollowUp({ view }: { view: PlantView }) {
   const { garden, treatments } = view;
   const format = useFormat();
   const close = useWrite(closeTreatment, garden.id);
+  const weak = (since: string): string | null =>
+    weakInWords(
+      view.records.flatMap((r) => (isRecordOf(r, 'spray') && r.day >= since ? r.data : [])),
+      format,
+    );
   const asked = treatments.filter((t) => t.closedOn === null && t.followUpOn <= garden.today);
   const ended = treatments.flatMap((t) => (t.closedOn === null ? [] : [{ ...t, closedOn: t.closedOn }]));
   return (
@@ -26,6 +32,7 @@ export function FollowUp({ view }: { view: PlantView }) {
             {t.step > 1 && `, step ${t.step}`}. Sign of success: {t.successIs}.{' '}
             {t.stepsLeft > 0 && ' If not, the next step follows.'}
           </p>
+          {weak(t.openedOn) && <p className="mt-1">{weak(t.openedOn)}</p>}
           <div className="mt-3 flex flex-wrap gap-2">
             {OUTCOMES.map((o) => (
               <Button

@@ -1,4 +1,5 @@
 import { Compared, Remedies } from '../components/compared';
+import { Years } from '../components/years';
 import { fileOf, SeasonReport } from '../components/season-report';
 
 /** The season beside others: what was picked, the weather, and what helped. */
@@ -8,6 +9,7 @@ export function CompareScreen() {
       {(of) => (
         <div className="flex flex-col gap-4">
           <Compared rows={of.report.compared} file={fileOf(of, 'compared with other seasons')} />
+          <Years years={of.report.years} file={(what) => fileOf(of, what)} />
           <Remedies report={of.report} file={fileOf(of, 'remedies')} />
         </div>
       )}

@@ -1,6 +1,7 @@
 import type { SprayLogRow } from '@candid-leaf/contract';
+import { shareInWords } from '@candid-leaf/core/records';
 import { type Formatter, roundTo } from '@candid-leaf/core/units';
-import { copperOnGround, MOST_COPPER_G_PER_M2, SPRAY_WORDS } from '@candid-leaf/core/spray';
+import { copperOnGround, MOST_COPPER_G_PER_M2, SPRAY_WORDS, strengthOf } from '@candid-leaf/core/spray';
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
@@ -66,12 +67,17 @@ function copperFacts(
 function Row({ row }: { row: SprayLogRow }) {
   const f = useFormat();
   const { spray: s, weather: w } = row;
+  const share = strengthOf(s);
+  const mixedAt = (perLitre: number): string => `${roundTo(perLitre * f.per.water.metric, 2)} g or mL`;
   const facts: [string, string | null][] = [
     ['Where', [row.plants.join(', '), row.place].filter(Boolean).join(', ') || null],
     ['Against', s.target ?? null],
+    ['Strength used', s.perLitre == null ? null : `${mixedAt(s.perLitre)} in ${f.per.water.words}`],
     [
-      'Strength',
-      s.perLitre == null ? null : `${roundTo(s.perLitre * f.per.water.metric, 2)} g or mL in ${f.per.water.words}`,
+      'By the label',
+      s.labelPerLitre == null
+        ? null
+        : `${mixedAt(s.labelPerLitre)}${share === null ? '' : ` (used: ${shareInWords(share)})`}`,
     ],
     ['Mixed', s.batchL == null ? null : f.litres(s.batchL)],
     ['By', row.who],

@@ -1,0 +1,172 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { ComparedSeason, YearsView } from '@candid-leaf/contract';
+import { isRainless, type Picking, type WaterMethod } from '@candid-leaf/core/records';
+import { plantingDates, type PlantedOut, troublesOverYears, type YearMethod } from '@candid-leaf/core/reports';
+import type { GrowingYear } from '@candid-leaf/core/season';
+import { daysBetween, grouped, median } from '@candid-leaf/core/units';
+import { fruitGOf } from '@candid-leaf/core/varieties';
+import { wayOf } from '@candid-leaf/core/water';
+import { Between, type DataSource } from 'typeorm';
+import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { placeOf, seasonOf, varietyName, yearOf } from '../season/planting-on-view.js';
+import { TreatmentEntity } from '../treatments/treatment.entity.js';
+
+/** A season with its plants. */
+interface Season {
+  season: GrowingYear;
+  plants: readonly PlantEntity[];
+  weather: ComparedSeason['weather'];
+}
+
+/** How a bed or pot was watered in a season, from its records. */
+interface Watered {
+  target: string;
+  how: WaterMethod | null;
+  days: string;
+  first: string;
+  last: string;
+}
+
+/** What several seasons of one garden show together. */
+@Injectable()
+export class YearsService {
+  constructor(@InjectDataSource() private readonly db: DataSource) {}
+
+  /** Returns planting dates against harvest, and problems beside weather and method. */
+  async over(s: GardenSnapshot, seasons: readonly Season[]): Promise<YearsView> {
+    const out: PlantedOut[] = [];
+    const years = [];
+    for (const one of seasons) {
+      out.push(...(await this.plantedOut(s, one)));
+      const looked = await this.looked(s, one.season);
+      const found = await this.troubles(s, one);
+      if (looked || found.length > 0)
+        years.push({
+          year: one.season.year,
+          label: one.season.label,
+          plants: one.plants.length,
+          troubles: found,
+          weather: one.weather,
+          method: await this.method(s, one),
+        });
+    }
+    return { dates: plantingDates(out), troubles: troublesOverYears(years) };
+  }
+
+  private async plantedOut(s: GardenSnapshot, { season, plants }: Season): Promise<PlantedOut[]> {
+    const rows = await this.db.query<{ plantId: string; day: string; data: string }[]>(
+      `SELECT plantId, day, data FROM record
+       WHERE gardenId = ? AND type = 'picking' AND deletedAt IS NULL AND day BETWEEN ? AND ?`,
+      [s.garden.id, season.from, season.to],
+    );
+    const picks = grouped(
+      rows.map((r) => ({ plantId: r.plantId, day: r.day, ...(JSON.parse(r.data) as Picking) })),
+      (r) => r.plantId,
+    );
+    return plants.map((p) => {
+      const own = picks.get(p.id) ?? [];
+      const fruitG = fruitGOf(s.varietyOf(p) ?? p);
+      const used = own.filter((r) => r.use !== 'binned');
+      return {
+        crop: p.crop,
+        year: season.year,
+        plantedOn: p.transplantedOn!,
+        firstRipe:
+          own
+            .filter((r) => (r.ripeness ?? 'ripe') === 'ripe')
+            .map((r) => r.day)
+            .sort()[0] ?? null,
+        kg: used.reduce((t, r) => t + (r.grams ?? (r.count ?? 0) * fruitG), 0) / 1000,
+      };
+    });
+  }
+
+  /** A season in which nobody looked has no problems on record, and says nothing. */
+  private async looked(s: GardenSnapshot, season: GrowingYear): Promise<boolean> {
+    const rows = await this.db.query<unknown[]>(
+      `SELECT 1 FROM record WHERE gardenId = ? AND type = 'inspection' AND deletedAt IS NULL AND day BETWEEN ? AND ?
+       LIMIT 1`,
+      [s.garden.id, season.from, season.to],
+    );
+    return rows.length > 0;
+  }
+
+  private async troubles(s: GardenSnapshot, { season, plants }: Season) {
+    const own = new Set(plants.map((p) => p.id));
+    const rows = await this.db.manager.find(TreatmentEntity, {
+      select: { id: true, plantId: true, disorder: true },
+      where: { gardenId: s.garden.id, openedOn: Between(season.from, season.to) },
+    });
+    return [
+      ...grouped(
+        rows.filter((r) => own.has(r.plantId)),
+        (r) => r.disorder,
+      ),
+    ].map(([disorder, list]) => ({ disorder, plants: new Set(list.map((r) => r.plantId)).size }));
+  }
+
+  /** What was done in a season, from its records; null where nothing is recorded. */
+  private async method(s: GardenSnapshot, { season, plants }: Season): Promise<YearMethod> {
+    const places = new Map(plants.map((p) => [p.id, placeOf(s, p)]));
+    const share = (is: (p: PlantEntity) => boolean): number =>
+      plants.length === 0 ? 0 : plants.filter(is).length / plants.length;
+    const mulchKnown = s.places.some((p) => p.mulch.length > 0);
+    const mulchedIn = (p: PlantEntity): boolean =>
+      (places.get(p.id)?.mulch ?? []).some((m) => m.from <= season.to && (m.to ?? season.to) >= p.transplantedOn!);
+    const watered = await this.watered(s, season);
+    const ways = grouped(
+      watered.map((w) => ({ way: w.how ?? wayOf(s.places.find((p) => p.id === w.target)?.irrigation), n: +w.days })),
+      (w) => w.way,
+    );
+    const often = watered.filter((w) => +w.days > 1).map((w) => daysBetween(w.first, w.last) / (+w.days - 1));
+    return {
+      mulched: mulchKnown ? share(mulchedIn) : null,
+      way:
+        [...ways].map(([way, l]) => ({ way, n: l.reduce((t, x) => t + x.n, 0) })).sort((a, b) => b.n - a.n)[0]?.way ??
+        null,
+      everyDays: often.length === 0 ? null : median(often),
+      covered: share((p) => {
+        const place = places.get(p.id);
+        return place !== undefined && isRainless(place);
+      }),
+      plantedOn: plants.length === 0 ? 0 : median(plants.map((p) => daysBetween(season.from, p.transplantedOn!))),
+      varieties: [
+        ...new Set(
+          plants.map((p) => {
+            const variety = s.varietyOf(p);
+            return variety ? varietyName(variety, p.crop) : (p.type ?? p.crop);
+          }),
+        ),
+      ],
+    };
+  }
+
+  private watered(s: GardenSnapshot, season: GrowingYear): Promise<Watered[]> {
+    return this.db.query<Watered[]>(
+      `SELECT COALESCE(placeId, plantId) AS target, JSON_VALUE(data, '$.how') AS how, COUNT(DISTINCT day) AS days,
+         MIN(day) AS first, MAX(day) AS last
+       FROM record WHERE gardenId = ? AND type = 'watering' AND deletedAt IS NULL AND day BETWEEN ? AND ?
+       GROUP BY target, how`,
+      [s.garden.id, season.from, season.to],
+    );
+  }
+}
+
+/** Returns the seasons in which plants of this garden went out, newest first, and the one asked for. */
+export const seasonsOf = (s: GardenSnapshot, asked: number): number[] =>
+  [...new Set([asked, ...s.plants.flatMap((p) => (p.transplantedOn ? [yearOf(s, p.transplantedOn)] : []))])].sort(
+    (a, b) => b - a,
+  );
+
+/** Returns the plants planted out in a season. */
+export const plantsOf = (s: GardenSnapshot, year: number): PlantEntity[] =>
+  s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);
+
+/** Returns a season of this garden with its plants. */
+export const seasonWith = (s: GardenSnapshot, { year, weather }: Pick<ComparedSeason, 'year' | 'weather'>): Season => ({
+  season: seasonOf(s, year),
+  plants: plantsOf(s, year),
+  weather,
+});

@@ -1,0 +1,62 @@
+import type { YearsView } from '@candid-leaf/contract';
+import { disorderRow } from '@candid-leaf/core/diagnosis';
+import { datesInWords, halfMonthInWords, overYearsInWords, type PlantingDates } from '@candid-leaf/core/reports';
+import { useFormat } from '../../../lib/garden-context';
+import { wordOf } from '../../../lib/words';
+import { kg } from './cells';
+import { ReportTable } from './report-table';
+
+/** What the seasons show together: when to plant, and which problems came back. */
+export function Years({ years, file }: { years: YearsView; file: (what: string) => string }) {
+  return (
+    <>
+      <Dates dates={years.dates} file={file('planting dates')} />
+      {years.troubles.length > 0 && <Troubles troubles={years.troubles} file={file('problems over the years')} />}
+    </>
+  );
+}
+
+function Dates({ dates, file }: { dates: readonly PlantingDates[]; file: string }) {
+  const f = useFormat();
+  return (
+    <ReportTable
+      title="Best planting date"
+      file={file}
+      columns={['Planted out', 'Crop', 'Plants', 'Seasons', 'Days to ripe', 'A plant']}
+      rows={dates.flatMap(({ crop, windows }) =>
+        windows.map((w) => [
+          halfMonthInWords(w.from, f),
+          wordOf(crop),
+          { shown: String(w.plants), value: w.plants },
+          { shown: w.seasons.join(', '), value: w.seasons.join(' ') },
+          { shown: w.daysToRipe === null ? '–' : String(w.daysToRipe), value: w.daysToRipe },
+          kg(w.kgEach, f),
+        ]),
+      )}
+      none="No plant was planted out yet."
+    >
+      {dates.map((d) => (
+        <p key={d.crop} className="mt-1 max-w-prose">
+          {datesInWords(d, f)}
+        </p>
+      ))}
+    </ReportTable>
+  );
+}
+
+function Troubles({ troubles, file }: { troubles: YearsView['troubles']; file: string }) {
+  const labels = troubles[0]!.years.map((y) => y.label);
+  return (
+    <ReportTable
+      title="Problems over the years"
+      file={file}
+      columns={['Problem', ...labels, 'What differed']}
+      rows={troubles.map((t) => [
+        disorderRow(t.disorder).label,
+        ...t.years.map((y) => ({ shown: `${y.plants} of ${y.of}`, value: y.plants })),
+        overYearsInWords(t) ?? '',
+      ])}
+      none=""
+    />
+  );
+}
