@@ -52,7 +52,9 @@ test('a tick saves one feed for each plant with the label’s numbers; sent twic
       v.records.filter((r) => r.type === 'feeding' && r.day === TODAY).map((r) => r.data),
     );
   expect(await written()).toEqual(
-    [1, 2].map(() => [expect.objectContaining({ product: 'Liquid tomato feed', n: 4, grams: 14.95, labelGrams: 14.95 })]),
+    [1, 2].map(() => [
+      expect.objectContaining({ product: 'Liquid tomato feed', n: 4, grams: 14.95, labelGrams: 14.95 }),
+    ]),
   );
   expect(await g.feeds()).toEqual([]);
   await g.untick(feed!.key, { recordId });

@@ -578,6 +578,7 @@ describe('the year’s end', () => {
 
   test('over the years: the best date, and the problems of a season that was looked over', async () => {
     const g = await garden();
+    await g.goTo('2027-02-01');
     const out = async (on: string, grams: number) => {
       const plant = await g.plant(g.bed, { name: `Out ${on}`, transplantedOn: on });
       await g.record(

@@ -2,7 +2,7 @@ import type { Crop } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import { capital } from '../units/text.js';
-import { grouped, median } from '../units/lists.js';
+import { first, grouped, median } from '../units/lists.js';
 import { roundTo } from '../units/rounding.js';
 
 // Which planting date suits this garden: the plants of all its seasons, by the half month in which they went out.
@@ -10,8 +10,12 @@ import { roundTo } from '../units/rounding.js';
 /** A plant of any season, as the comparison of planting dates reads it. */
 export interface PlantedOut {
   crop: Crop;
+  /** under a roof, in a tunnel or indoors: its dates are not those of the open */
+  covered: boolean;
   /** year that names its season */
   year: number;
+  /** that season has ended: what it gave is all it gave */
+  over: boolean;
   plantedOn: Day;
   /** first ripe fruit picked; null if none is recorded */
   firstRipe: Day | null;
@@ -21,7 +25,6 @@ export interface PlantedOut {
 
 /** The plants that went out in the same half of a month. */
 export interface PlantingWindow {
-  crop: Crop;
   /** month and day on which the half month begins, "05-16" */
   from: string;
   plants: number;
@@ -29,13 +32,14 @@ export interface PlantingWindow {
   seasons: number[];
   /** days from planting out to the first ripe fruit, median; null if none is recorded */
   daysToRipe: number | null;
-  /** kg of a plant, median */
-  kgEach: number;
+  /** kg of a plant, median over seasons that have ended; null if there is none */
+  kgEach: number | null;
 }
 
-/** What the dates of one crop show. */
+/** What the dates of one crop show, in the open or under cover. */
 export interface PlantingDates {
   crop: Crop;
+  covered: boolean;
   windows: PlantingWindow[];
   /** the half month whose plants gave most, if that can be said */
   best: { from: string; timesUsual: number } | null;
@@ -58,41 +62,48 @@ const TELLING_LEAD = 1.15;
 export const halfMonthOf = (day: Day): string => `${day.slice(5, 7)}-${day.slice(8) < '16' ? '01' : '16'}`;
 
 /**
- * Returns, for each crop, its planting dates by half months, and which of them gave most fruit. A date is compared only
- * with the other dates of the same season, as the weather was the same for both: its lead is the mean, over seasons, of
- * its median kg against the median of all plants of that crop and season.
+ * Returns, for each crop in the open and under cover, its planting dates by half months, and which of them gave most fruit.
+ * A date is compared only with the other dates of the same season, as the weather was the same for both: its lead is the
+ * mean, over seasons that have ended, of its median kg against the median of all these plants of that season.
  */
 export function plantingDates(plants: readonly PlantedOut[]): PlantingDates[] {
-  return [...grouped(plants, (p) => p.crop)].map(([crop, own]) => datesOf(crop, own));
+  return [...grouped(plants, (p) => `${p.crop} ${p.covered}`).values()].map(datesOf);
 }
 
-function datesOf(crop: Crop, plants: readonly PlantedOut[]): PlantingDates {
-  const windows = [...grouped(plants, (p) => halfMonthOf(p.plantedOn))].map(([from, own]) => windowOf(crop, from, own));
+function datesOf(plants: readonly PlantedOut[]): PlantingDates {
+  const { crop, covered } = first(plants);
+  const windows = [...grouped(plants, (p) => halfMonthOf(p.plantedOn))].map(([from, own]) => windowOf(from, own));
   // in the order of a season: it may run across New Year
   const place = (from: string): number => {
     const days = plants.filter((p) => halfMonthOf(p.plantedOn) === from);
     return Math.min(...days.map((p) => daysBetween(`${p.year}-01-01`, p.plantedOn)));
   };
   windows.sort((a, b) => place(a.from) - place(b.from));
-  const enough = windows.filter((w) => w.plants >= LEAST_PLANTS);
-  if (enough.length < 2) return { crop, windows, best: null, because: 'too-few' };
-  const leads = leadsOf(plants);
-  if (leads.length < 2) return { crop, windows, best: null, because: 'each-another-year' };
+  const base = { crop, covered, windows };
+  const ended = [
+    ...grouped(
+      plants.filter((p) => p.over),
+      (p) => halfMonthOf(p.plantedOn),
+    ).values(),
+  ];
+  if (ended.filter((own) => own.length >= LEAST_PLANTS).length < 2) return { ...base, best: null, because: 'too-few' };
+  const leads = leadsOf(plants.filter((p) => p.over));
+  if (leads.length < 2) return { ...base, best: null, because: 'each-another-year' };
   const best = leads.reduce((a, b) => (b.timesUsual > a.timesUsual ? b : a));
   return best.timesUsual < TELLING_LEAD
-    ? { crop, windows, best: null, because: 'the-same' }
-    : { crop, windows, best, because: null };
+    ? { ...base, best: null, because: 'the-same' }
+    : { ...base, best, because: null };
 }
 
-function windowOf(crop: Crop, from: string, own: readonly PlantedOut[]): PlantingWindow {
+function windowOf(from: string, own: readonly PlantedOut[]): PlantingWindow {
+  const ended = own.filter((p) => p.over);
   const days = own.flatMap((p) => (p.firstRipe ? [daysBetween(p.plantedOn, p.firstRipe)] : []));
   return {
-    crop,
     from,
     plants: own.length,
     seasons: [...new Set(own.map((p) => p.year))].sort((a, b) => a - b),
     daysToRipe: days.length === 0 ? null : Math.round(median(days)),
-    kgEach: roundTo(median(own.map((p) => p.kg)), 2),
+    kgEach: ended.length === 0 ? null : roundTo(median(ended.map((p) => p.kg)), 2),
   };
 }
 
@@ -129,16 +140,23 @@ export function halfMonthInWords(from: string, f: Formatter): string {
 }
 
 const WHY: Record<NonNullable<PlantingDates['because']>, string> = {
-  'too-few': 'too few plants on different dates to compare',
+  'too-few': 'too few plants on different dates yet. A season counts once it has ended',
   'each-another-year':
     'each date is from another year, so date and weather cannot be separated. Plant some two weeks apart in one season',
   'the-same': 'the dates gave about the same',
 };
 
+/**
+ * Returns what grew, in words.
+ * @example grownInWords({ crop: 'tomato', covered: true }) // 'Tomato under cover'
+ */
+export const grownInWords = ({ crop, covered }: Pick<PlantingDates, 'crop' | 'covered'>): string =>
+  `${capital(crop)}${covered ? ' under cover' : ''}`;
+
 /** Returns which date gave most, or why that cannot be said. */
-export const datesInWords = ({ crop, best, because }: PlantingDates, f: Formatter): string =>
-  `${capital(crop)}: ${
+export const datesInWords = ({ best, because, ...grown }: PlantingDates, f: Formatter): string =>
+  `${grownInWords(grown)}: ${
     best
-      ? `plants set out ${halfMonthInWords(best.from, f)} gave most, ${Math.round((best.timesUsual - 1) * 100)} % above the middle plant of their season`
+      ? `plants set out ${halfMonthInWords(best.from, f)} gave most, ${Math.round((best.timesUsual - 1) * 100)} % more than a usual plant of their season`
       : WHY[because ?? 'too-few']
   }.`;

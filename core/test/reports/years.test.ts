@@ -15,6 +15,8 @@ const f = formatterFor(METRIC);
 describe('planting dates', () => {
   const plant = (plantedOn: string, kg: number, more: Partial<PlantedOut> = {}): PlantedOut => ({
     crop: 'tomato',
+    covered: false,
+    over: true,
     year: Number(plantedOn.slice(0, 4)),
     plantedOn,
     firstRipe: null,
@@ -39,7 +41,7 @@ describe('planting dates', () => {
     // 2 kg against a middle of 1.5 in that year
     expect(dates!.best).toEqual({ from: '05-01', timesUsual: 1.33 });
     expect(datesInWords(dates!, f)).toBe(
-      'Tomato: plants set out 1 to 15 May gave most, 33 % above the middle plant of their season.',
+      'Tomato: plants set out 1 to 15 May gave most, 33 % more than a usual plant of their season.',
     );
     expect(halfMonthInWords('12-16', f)).toBe('16 to 31 December');
   });
@@ -51,6 +53,22 @@ describe('planting dates', () => {
     });
     expect(plantingDates([plant('2026-05-10', 1), plant('2026-06-10', 3)])[0]!.because).toBe('too-few');
     expect(plantingDates([...pair('2026-05-10', 2), ...pair('2026-06-10', 2.2)])[0]!.because).toBe('the-same');
+  });
+
+  test('a season that still runs, and plants under cover, are not compared with it', () => {
+    const now = { over: false };
+    const running = [plant('2026-04-10', 3, now), plant('2026-04-10', 3, now), ...pair('2026-05-20', 1)];
+    expect(plantingDates(running)[0]).toMatchObject({ windows: [{ kgEach: null }, { kgEach: 1 }], because: 'too-few' });
+    const tunnel = { covered: true };
+    const both = plantingDates([
+      plant('2026-04-10', 3, tunnel),
+      plant('2026-04-10', 3, tunnel),
+      ...pair('2026-05-20', 1),
+    ]);
+    expect(both.map((d) => [d.covered, d.because])).toEqual([
+      [true, 'too-few'],
+      [false, 'too-few'],
+    ]);
   });
 
   test('days to the first ripe fruit are those of plants that had some; dates follow the season across New Year', () => {

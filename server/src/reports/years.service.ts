@@ -71,7 +71,9 @@ export class YearsService {
       const used = own.filter((r) => r.use !== 'binned');
       return {
         crop: p.crop,
+        covered: isCovered(s, p),
         year: season.year,
+        over: season.to < s.today,
         plantedOn: p.transplantedOn!,
         firstRipe:
           own
@@ -127,10 +129,7 @@ export class YearsService {
         [...ways].map(([way, l]) => ({ way, n: l.reduce((t, x) => t + x.n, 0) })).sort((a, b) => b.n - a.n)[0]?.way ??
         null,
       everyDays: often.length === 0 ? null : median(often),
-      covered: share((p) => {
-        const place = places.get(p.id);
-        return place !== undefined && isRainless(place);
-      }),
+      covered: share((p) => isCovered(s, p)),
       plantedOn: plants.length === 0 ? 0 : median(plants.map((p) => daysBetween(season.from, p.transplantedOn!))),
       varieties: [
         ...new Set(
@@ -152,6 +151,11 @@ export class YearsService {
       [s.garden.id, season.from, season.to],
     );
   }
+}
+
+function isCovered(s: GardenSnapshot, p: PlantEntity): boolean {
+  const place = placeOf(s, p);
+  return place != null && isRainless(place);
 }
 
 /** Returns the seasons in which plants of this garden went out, newest first, and the one asked for. */

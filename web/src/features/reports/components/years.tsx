@@ -1,8 +1,13 @@
 import type { YearsView } from '@candid-leaf/contract';
 import { disorderRow } from '@candid-leaf/core/diagnosis';
-import { datesInWords, halfMonthInWords, overYearsInWords, type PlantingDates } from '@candid-leaf/core/reports';
+import {
+  datesInWords,
+  grownInWords,
+  halfMonthInWords,
+  overYearsInWords,
+  type PlantingDates,
+} from '@candid-leaf/core/reports';
 import { useFormat } from '../../../lib/garden-context';
-import { wordOf } from '../../../lib/words';
 import { kg } from './cells';
 import { ReportTable } from './report-table';
 
@@ -22,24 +27,26 @@ function Dates({ dates, file }: { dates: readonly PlantingDates[]; file: string 
     <ReportTable
       title="Best planting date"
       file={file}
-      columns={['Planted out', 'Crop', 'Plants', 'Seasons', 'Days to ripe', 'A plant']}
-      rows={dates.flatMap(({ crop, windows }) =>
-        windows.map((w) => [
+      columns={['Planted out', 'Crop', 'Plants', 'Seasons', 'Days to first ripe', 'A plant']}
+      rows={dates.flatMap((d) =>
+        d.windows.map((w) => [
           halfMonthInWords(w.from, f),
-          wordOf(crop),
+          grownInWords(d),
           { shown: String(w.plants), value: w.plants },
           { shown: w.seasons.join(', '), value: w.seasons.join(' ') },
           { shown: w.daysToRipe === null ? '–' : String(w.daysToRipe), value: w.daysToRipe },
-          kg(w.kgEach, f),
+          w.kgEach === null ? { shown: 'not over', value: null } : kg(w.kgEach, f),
         ]),
       )}
       none="No plant was planted out yet."
     >
-      {dates.map((d) => (
-        <p key={d.crop} className="mt-1 max-w-prose">
-          {datesInWords(d, f)}
-        </p>
-      ))}
+      <div className="mb-2">
+        {dates.map((d) => (
+          <p key={grownInWords(d)} className="mt-1 max-w-prose">
+            {datesInWords(d, f)}
+          </p>
+        ))}
+      </div>
     </ReportTable>
   );
 }
