@@ -1,6 +1,6 @@
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
-import type { Formatter } from '../units/formatter.js';
+import { type Formatter, joined } from '../units/formatter.js';
 import { capital } from '../units/text.js';
 import { first, grouped, median } from '../units/lists.js';
 import { roundTo } from '../units/rounding.js';
@@ -153,10 +153,16 @@ const WHY: Record<NonNullable<PlantingDates['because']>, string> = {
 export const grownInWords = ({ crop, covered }: Pick<PlantingDates, 'crop' | 'covered'>): string =>
   `${capital(crop)}${covered ? ' under cover' : ''}`;
 
-/** Returns which date gave most, or why that cannot be said. */
-export const datesInWords = ({ best, because, ...grown }: PlantingDates, f: Formatter): string =>
-  `${grownInWords(grown)}: ${
+/** Returns which date gave most, or why that cannot be said: what holds for several crops is one line. */
+export function datesInWords(dates: readonly PlantingDates[], f: Formatter): string[] {
+  const lines = grouped(dates, ({ best, because }) =>
     best
       ? `plants set out ${halfMonthInWords(best.from, f)} gave most, ${Math.round((best.timesUsual - 1) * 100)} % more than a usual plant of their season`
-      : WHY[because ?? 'too-few']
-  }.`;
+      : WHY[because ?? 'too-few'],
+  );
+  return [...lines].map(([text, own]) =>
+    lines.size === 1 && own.length > 1
+      ? `${capital(text)}.`
+      : `${capital(joined(own.map(grownInWords)).toLowerCase())}: ${text}.`,
+  );
+}

@@ -40,9 +40,9 @@ describe('planting dates', () => {
     ]);
     // 2 kg against a middle of 1.5 in that year
     expect(dates!.best).toEqual({ from: '05-01', timesUsual: 1.33 });
-    expect(datesInWords(dates!, f)).toBe(
+    expect(datesInWords([dates!], f)).toEqual([
       'Tomato: plants set out 1 to 15 May gave most, 33 % more than a usual plant of their season.',
-    );
+    ]);
     expect(halfMonthInWords('12-16', f)).toBe('16 to 31 December');
   });
 
@@ -68,6 +68,13 @@ describe('planting dates', () => {
     expect(both.map((d) => [d.covered, d.because])).toEqual([
       [true, 'too-few'],
       [false, 'too-few'],
+    ]);
+    // what holds for all is said once, and what holds for some names them
+    expect(datesInWords(both, f)).toEqual([expect.stringMatching(/^Too few plants/)]);
+    const same = { ...both[1]!, because: 'the-same' } as const;
+    expect(datesInWords([...both, same], f)).toEqual([
+      expect.stringMatching(/^Tomato under cover and tomato: too few/),
+      'Tomato: the dates gave about the same.',
     ]);
   });
 

@@ -41,7 +41,7 @@ export function Remedies({ report: r, file }: { report: SeasonReportView; file: 
     <ReportTable
       title="Problems and remedies"
       file={file}
-      columns={['Trouble', 'Plant', 'What was done', 'Outcome']}
+      columns={['Problem', 'Plant', 'What was done', 'Outcome']}
       rows={r.remedies.map((t) => [
         t.label,
         t.plant,

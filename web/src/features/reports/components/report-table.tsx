@@ -49,7 +49,7 @@ export function ReportTable({ title, file, columns, rows, none, folded = false, 
               Show the numbers
             </Button>
           )}
-          <div className={open ? undefined : 'hidden print:block'}>
+          <div className={`mt-2 ${open ? '' : 'hidden print:block'}`}>
             <Scroller label={`${title}, table`}>
               <table className="w-full text-left text-sm">
                 <thead>

@@ -16,7 +16,9 @@ export function Years({ years, file }: { years: YearsView; file: (what: string) 
   return (
     <>
       <Dates dates={years.dates} file={file('planting dates')} />
-      {years.troubles.length > 0 && <Troubles troubles={years.troubles} file={file('problems over the years')} />}
+      {(years.troubles[0]?.years.length ?? 0) > 1 && (
+        <Troubles troubles={years.troubles} file={file('problems over the years')} />
+      )}
     </>
   );
 }
@@ -40,10 +42,10 @@ function Dates({ dates, file }: { dates: readonly PlantingDates[]; file: string 
       )}
       none="No plant was planted out yet."
     >
-      <div className="mb-2">
-        {dates.map((d) => (
-          <p key={grownInWords(d)} className="mt-1 max-w-prose">
-            {datesInWords(d, f)}
+      <div>
+        {datesInWords(dates, f).map((line) => (
+          <p key={line} className="mt-1 max-w-prose">
+            {line}
           </p>
         ))}
       </div>
