@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, watered, savedIn, heldTask } from './helpers.js';
+import { choose, day, openToAll, ownGarden, signIn, tomatoIn, watered, savedIn, heldTask } from './helpers.js';
 
 test('a spray: leaf test, a day’s wait, a look, then the plant; sulfur conflicts; the log; no picking', async ({
   page,
@@ -85,6 +85,28 @@ test('conflicting sprays are refused in the form, and so is picking during the w
   await expect(page.getByRole('row', { name: /18 Jul Pick/ })).toBeVisible();
   await expect.poll(() => savedIn(page, 'spray')).toMatchObject([{ product: 'sulfur', name: 'Yellow powder' }]);
   await expect.poll(() => savedIn(page, 'picking')).toMatchObject([{ because: 'only one, washed' }]);
+});
+
+test('a spray in teaspoons keeps the strength really used beside the label’s', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Pot', volumeL: 20 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Spray', exact: true }).click();
+  await choose(page, 'Product', 'Insecticidal soap');
+  await page.getByLabel('Total mixed (L)').fill('2');
+  await choose(page, 'Strength', 'in teaspoons');
+  await page.getByLabel('Level teaspoons in all').fill('3');
+  await page.getByRole('button', { name: 'Save record' }).click();
+  // three teaspoons of 5 mL in 2 L are 7.5 mL in a litre: half of the label's 15
+  await expect
+    .poll(() => savedIn(page, 'spray'))
+    .toMatchObject([{ product: 'soap', batchL: 2, perLitre: 7.5, labelPerLitre: 15 }]);
+  await page.getByRole('link', { name: 'Shed' }).click();
+  await page.getByRole('link', { name: 'Sprays' }).click();
+  await expect(page.getByText('15 g or mL (used: half the label’s strength)')).toBeVisible();
+  await openToAll(page);
 });
 
 test('a spray without a test is saved, and one line says so', async ({ page }) => {

@@ -55,8 +55,8 @@ export function SprayMix({ value, error, onChange }: Props) {
         value={shown}
         options={[
           ...(label === null ? [] : STRENGTHS),
-          [SPOONS, 'so many teaspoons'],
-          [AMOUNT, 'so many g or mL'],
+          [SPOONS, 'in teaspoons'],
+          [AMOUNT, 'in g or mL'],
           [UNKNOWN, 'not sure'],
         ]}
         onChange={choose}
