@@ -116,6 +116,8 @@ export interface SeasonView {
   /** what grew in each bed or pot and its problems, by id */
   grounds: Record<string, EarlierYear[]>;
   needs: Needs | null;
+  /** warmest usual daily maximum of a month here, °C */
+  hottestC: number;
   /** for the current season, while sowing is possible: where a second crop fits, and where not, with the reason */
   second: { by: Day; places: SecondCropPlace[] } | null;
 }

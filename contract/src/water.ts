@@ -1,6 +1,13 @@
 import { FINITE } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { METHOD_CODES, type MethodCode, type Steadiness, type WeekPlan, type WhatIf } from '@candid-leaf/core/water';
+import {
+  type DrierCost,
+  METHOD_CODES,
+  type MethodCode,
+  type Steadiness,
+  type WeekPlan,
+  type WhatIf,
+} from '@candid-leaf/core/water';
 import {
   ArrayMaxSize,
   ArrayUnique,
@@ -140,6 +147,8 @@ export interface PlacePlanDto {
   /** how fast it really dries, in words, if its checks show it; null where its pots differ */
   drying: string | null;
   whatIf: WhatIf[];
+  /** what drier soil while fruit colours costs; null without weather */
+  drier: DrierCost | null;
   weatherUntil: Day | null;
   forecastUntil: Day | null;
   timer: TimerView | null;

@@ -3,6 +3,7 @@ export * from './dates.js';
 export * from './fruit-set.js';
 export * from './second-crop.js';
 export * from './layout.js';
+export * from './place-hints.js';
 export * from './needs.js';
 export * from './planting.js';
 export * from './rotation.js';

@@ -1,7 +1,5 @@
-import type { Fault } from '../records/faults.js';
 import type { Crop } from '../records/plant.js';
 import type { Training } from '../pruning/methods.js';
-import type { Formatter } from '../units/formatter.js';
 import { roundTo } from '../units/rounding.js';
 
 /** Position of a plant in a bed, seen from above, m from its corner. */
@@ -91,31 +89,4 @@ export function tooClose(spots: readonly Spot[], leastM: number): [number, numbe
         Math.hypot(a.x - b.x, a.y - b.y) < leastM - SLACK_M ? [[i, i + j + 1] as [number, number]] : [],
       ),
   );
-}
-
-/** Says that there are more plants than the bed takes, and how many fit; null if they fit. */
-export function crowdingInWords(
-  bed: Bed,
-  count: number,
-  [closest]: readonly [number, number],
-  f: Formatter,
-): string | null {
-  const most = mostIn(bed, closest);
-  return count > most
-    ? `${count} plants are too many here: at ${f.centimetres(closest * 100)} spacing there is room for ${most}. More would shade each other and stay wet.`
-    : null;
-}
-
-/** Hours of sun a crop needs (common practice: six or more; peppers six to eight). */
-const SUN_FROM_H = 6;
-/** Returns a fault if a bed gets too few hours of sun for the crop. */
-export function shadeFaults(sunHours: number | null | undefined, crop: Crop, path: string): Fault[] {
-  return sunHours != null && sunHours < SUN_FROM_H
-    ? [
-        {
-          path,
-          reason: `${sunHours} hours of sun are too few for a ${crop}, which needs ${crop === 'pepper' ? '6 to 8' : '6 or more'}. With less it grows leggy and bears late and little`,
-        },
-      ]
-    : [];
 }

@@ -67,6 +67,11 @@ export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] 
 /** What picked fruit was used for. */
 export type PickUse = (typeof PICK_USES)[number];
 
+/** How picked fruit tasted, worst first. */
+export const TASTES = ['poor', 'fair', 'good', 'best'] as const;
+/** How picked fruit tasted. */
+export type Taste = (typeof TASTES)[number];
+
 /** What holds plants up. */
 export const SUPPORTS = ['stake', 'cage', 'string', 'panel', 'weave'] as const;
 

@@ -178,6 +178,8 @@ export const RECORD_TYPES = {
         d.state === 'sound' ? '' : words(d.state),
         d.ripeness && d.ripeness !== 'ripe' ? (d.ripeness === 'blush' ? 'at first blush' : 'green') : '',
         PICKED_FOR[d.use],
+        d.taste ? `taste: ${d.taste}` : '',
+        d.brix != null ? `${d.brix} °Brix` : '',
       ]),
   }),
   'pot-weight': kind<'pot-weight'>()({

@@ -20,6 +20,8 @@ import {
   type PickRipeness,
   PICK_USES,
   type PickUse,
+  type Taste,
+  TASTES,
   COMPANIONS,
   COVERINGS,
   MULCHES,
@@ -58,6 +60,18 @@ export class Picking extends Dated {
   @IsOptional()
   @IsIn(PICK_RIPENESS)
   ripeness?: PickRipeness | null;
+
+  /** how it tasted */
+  @IsOptional()
+  @IsIn(TASTES)
+  taste?: Taste | null;
+
+  /** sugar of its juice by a refractometer, °Brix: g in 100 g */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(30, { message: 'must be 30 or less: no fresh fruit has more sugar' })
+  brix?: number | null;
 
   /** why it was picked during a waiting time, or weighs so much */
   @IsOptional()

@@ -28,16 +28,34 @@ function daysInGround(plant: PlantFacts, asOf: Day): number {
 /** Film and glass take a fifth of the light (judgement); a roof is high, so light comes in from the side. */
 const THROUGH_COVER = { none: 1, roof: 1, tunnel: 0.8, glasshouse: 0.8, indoors: 0.8 } as const;
 
-/** Returns ETo as it reaches the plant: shade cloth and cover take their share (judgement). */
+/** Hours of direct sun of a place that nothing shades, on a clear summer day (judgement: low sun counts little). */
+const OPEN_SUN_HOURS = 10;
+/**
+ * Share of summer light that comes from the whole sky, not straight from the sun: it reaches the shade of a wall too
+ * (diffuse share of mixed days, Erbs, Klein and Duffie 1982; from memory).
+ */
+const FROM_THE_SKY = 0.4;
+/** Less light means less evaporation, but air and wind go on drying (judgement, as for shade cloth). */
+const ETO_BY_LIGHT = 0.8;
+
+/**
+ * Returns the share of an open place's light that reaches one with so many hours of direct sun; 1 if they are not known.
+ * @example lightOfHours(5) // 0.7
+ */
+export const lightOfHours = (sunHours: number | null | undefined): number =>
+  sunHours == null ? 1 : FROM_THE_SKY + (1 - FROM_THE_SKY) * Math.min(1, sunHours / OPEN_SUN_HOURS);
+
+/** Returns ETo as it reaches the plant: walls and trees, shade cloth and cover take their share (judgement). */
 export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number {
   const shade = spellOn(place.shade, day);
-  return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * THROUGH_COVER[coverOf(place)];
+  const blocked = shade ? 1 - (shade.blockPct / 100) * ETO_BY_LIGHT : 1;
+  return openMm * blocked * (1 - ETO_BY_LIGHT * (1 - lightOfHours(place.sunHours))) * THROUGH_COVER[coverOf(place)];
 }
 
-/** Returns the share of the sun that shade cloth and cover let through to a plant on a day. */
+/** Returns the share of the sun that walls and trees, shade cloth and cover let through to a plant on a day. */
 export function lightShare(place: PlaceFacts, day: Day): number {
   const shade = spellOn(place.shade, day);
-  return (1 - (shade?.blockPct ?? 0) / 100) * THROUGH_COVER[coverOf(place)];
+  return (1 - (shade?.blockPct ?? 0) / 100) * lightOfHours(place.sunHours) * THROUGH_COVER[coverOf(place)];
 }
 
 /** Leaves beyond the rim throw this share of the rain on them over it (judgement). */

@@ -2,7 +2,7 @@ import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { Drying } from './learning.js';
 import type { PlannedWatering } from './plan.js';
-import type { Steadiness, WhatIf } from './what-if.js';
+import type { Steadiness, WhatIf, DrierCost } from './what-if.js';
 import { at, first } from '../units/lists.js';
 
 /**
@@ -59,3 +59,12 @@ export function whatIfInWords(now: Steadiness, change: WhatIf, f: Formatter): st
     : 'as much water as now';
   return was === would && !less ? `${changed} watering would stay as it is.` : `${changed}: ${often}, ${water}.`;
 }
+
+/**
+ * Says what drier soil costs while fruit colours.
+ * @example drierInWords({ lossPct: 6.4, savedLPerWeek: 3 }, METRIC_FORMAT) // 'Over the last four weeks: about 6 % less fruit, 3 L a week saved.'
+ */
+export const drierInWords = ({ lossPct, savedLPerWeek }: DrierCost, f: Formatter): string =>
+  lossPct < 1
+    ? 'Over the last four weeks it would have cost hardly any fruit.'
+    : `Over the last four weeks: about ${Math.round(lossPct)} % less fruit${savedLPerWeek > 0 ? `, ${f.litres(savedLPerWeek)} a week saved` : ''}.`;

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import {
   AIMS,
   aimAgainst,
-  crowdingInWords,
   layOut,
   leftOf,
   mostIn,
@@ -12,13 +11,10 @@ import {
   rotationOf,
   secondCropIn,
   seedsFor,
-  shadeFaults,
-  SPACING_M,
   spacingOf,
   spotsOf,
   tooClose,
 } from '../../src/planning/index.js';
-import { formatterFor, METRIC_FORMAT } from '../../src/units/index.js';
 import type { EarlierYear } from '../../src/records/facts.js';
 
 const bed = (history: EarlierYear[]) => ({ kind: 'ground' as const, history });
@@ -77,10 +73,6 @@ describe('plants in a bed', () => {
     expect(mostIn(wall, 0.45)).toBe(5);
     expect(layOut(wall, 4, 0.5).map((s) => s.x)).toEqual([0.3, 0.9, 1.5, 2.1]);
     expect(new Set(layOut(wall, 4, 0.5).map((s) => s.y))).toEqual(new Set([0.3]));
-    const crowded = (count: number, f = METRIC_FORMAT) => crowdingInWords(wall, count, SPACING_M.tomato, f);
-    expect(crowded(10)).toMatch(/^10 plants are too many here: at 45.cm spacing there is room for 5\./);
-    expect(crowded(10, formatterFor({ ...METRIC_FORMAT.units, length: 'in' }))).toMatch(/at 18.in spacing/);
-    expect(crowded(5)).toBeNull();
     expect(spacingOf('tomato', 'one-stem')).toEqual([0.3, 0.45]);
   });
   test('in any bed: as many spots as asked, all inside, and none too close while they fit', () => {
@@ -103,15 +95,6 @@ describe('plants in a bed', () => {
       ),
     );
   });
-});
-
-test('fewer than six hours of sun are mentioned, for either crop; uncounted hours are not', () => {
-  const said = (sun: number | null, crop: 'tomato' | 'pepper') =>
-    shadeFaults(sun, crop, 'placeId').map((f) => f.reason);
-  expect(said(5, 'pepper')).toEqual([
-    expect.stringMatching(/^5 hours of sun are too few for a pepper, which needs 6 to 8/),
-  ]);
-  expect([said(6, 'pepper'), said(null, 'tomato')]).toEqual([[], []]);
 });
 
 test('a planting’s days follow each other, and no more are lost than were sown', () => {

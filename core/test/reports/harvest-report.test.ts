@@ -46,15 +46,17 @@ test('a season by hand: by plant, variety and week; losses and causes; what salv
   ]);
   // 20 July 2026 is a Monday; the 26th a Sunday
   expect(r.weeks).toEqual([
-    { from: '2026-07-20', kg: 3.2, lostKg: 0 },
-    { from: '2026-07-27', kg: 0, lostKg: 0.3 },
-    { from: '2026-08-03', kg: 1, lostKg: 0.5 },
+    { from: '2026-07-20', kg: 3.2, lostKg: 0, splitShare: 0, gapDays: null },
+    { from: '2026-07-27', kg: 0, lostKg: 0.3, splitShare: 0, gapDays: null },
+    { from: '2026-08-03', kg: 1, lostKg: 0.5, splitShare: 1 / 1.5, gapDays: null },
   ]);
   expect(r.losses).toEqual([
     { state: 'soft', kg: 0.5, share: 0.1 },
     { state: 'dark-end', kg: 0.3, share: 0.06 },
   ]);
-  expect(harvestReport([plant('b')], [pick('b', '2026-07-26', 1200)], 0).weeks[0]!.from).toBe('2026-07-26');
+  expect(harvestReport([plant('b')], [pick('b', '2026-07-26', 1200)], { weekStart: 0 }).weeks[0]!.from).toBe(
+    '2026-07-26',
+  );
 });
 
 test('a count alone is estimated by fruit weight, and says so; without either it is in no sum', () => {
@@ -93,4 +95,48 @@ test('in any harvest: every gram is used or lost, once, and weeks, plants and va
       expect(r.losses.reduce((t, x) => t + x.kg, 0)).toBeCloseTo(lost, 6);
     }),
   );
+});
+
+test('split fruit by week beside the longest pause between waterings of one bed that ended shortly before', () => {
+  const { weeks } = harvestReport(
+    [plant('a')],
+    [
+      pick('a', '2026-07-20', 100),
+      pick('a', '2026-07-28', 300),
+      pick('a', '2026-07-29', 100, { state: 'split' }),
+      pick('a', '2026-08-10', 100),
+    ],
+    // a pause of eight days that ended on 24 July; the other bed was watered in it
+    {
+      watered: [
+        ['2026-07-24', '2026-07-14', '2026-07-16', '2026-07-16'],
+        ['2026-07-20', '2026-07-22'],
+      ],
+    },
+  );
+  expect(weeks.map((w) => [w.from, w.splitShare, w.gapDays])).toEqual([
+    ['2026-07-20', 0, 8],
+    ['2026-07-27', 0.25, 8],
+    ['2026-08-03', null, null],
+    ['2026-08-10', 0, null],
+  ]);
+});
+
+test('the late crop apart, without what was binned; how varieties tasted, best first', () => {
+  const r = harvestReport(
+    [plant('a'), plant('b', { variety: 'Plum' })],
+    [
+      pick('a', '2026-10-06', 500, { taste: 'fair', brix: 5 }),
+      pick('a', '2026-10-07', 300, { taste: 'good', brix: 6 }),
+      pick('a', '2026-10-08', 200, { use: 'binned' }),
+      pick('b', '2026-09-01', 100, { taste: 'best' }),
+    ],
+    { lateFrom: '2026-10-07' },
+  );
+  expect(r.lateKg).toBe(0.3);
+  expect(r.tastes).toEqual([
+    { variety: 'Plum', tasted: 1, good: 1, brix: null },
+    { variety: 'Red one', tasted: 2, good: 1, brix: 5.5 },
+  ]);
+  expect(harvestReport([plant('a')], []).lateKg).toBeNull();
 });

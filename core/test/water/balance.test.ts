@@ -110,6 +110,8 @@ test('more rain never means drier soil, and more shade or mulch never drier eith
         run({ ...place, shade: [{ from, blockPct: 50 }] }, 0).forEach((d, i) =>
           expect(d.etoMm).toBeLessThanOrEqual(plain[i]!.etoMm),
         );
+        // a bed that has the sun for half a day dries more slowly, but it dries
+        run({ ...place, sunHours: 5 }, 0).forEach((d, i) => expect(d.etoMm).toBeCloseTo(0.76 * plain[i]!.etoMm, 6));
         // a covered surface stays damp longer, so single days may lose more; what it lost by any day is never more
         let lost = 0;
         run({ ...place, mulch: [{ from, depthMm: 60 }] }, 0).forEach((d, i) => {

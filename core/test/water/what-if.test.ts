@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { PlantCase } from '../../src/records/index.js';
 import { METRIC_FORMAT, formatterFor, METRIC } from '../../src/units/index.js';
 import {
+  drierInWords,
   planWeek,
   rhythmInWords,
   seasonSpan,
@@ -38,7 +39,11 @@ describe('the last four weeks again with one thing changed', () => {
     }
   });
   it('offers nothing without weather, and no mulch if there is some', () => {
-    expect(whatIf(aCase({ place: bed, records: { weather: [] } }), RULES)).toEqual({ now: null, whatIf: [] });
+    expect(whatIf(aCase({ place: bed, records: { weather: [] } }), RULES)).toEqual({
+      now: null,
+      whatIf: [],
+      drier: null,
+    });
     expect(tried({ ...bed, mulch: [{ from: '2026-05-01', depthMm: 50 }] }).whatIf).toEqual([]);
   });
 });
@@ -91,4 +96,21 @@ test('a compared season ends with the first frost, south of the equator too', ()
   const south = { latitude: -37, lastFrost: '10-05', firstFrost: '04-10' } as PlantCase['garden'];
   expect(seasonSpan(south, 2026, '2026-11-01')).toEqual({ from: '2026-11-01', days: 160 });
   expect(seasonSpan({ ...south, firstFrost: '03-15' }, 2026, '2026-11-01').days).toBe(134);
+});
+
+test('drier soil while fruit colours costs some fruit and saves some water; bone dry it never gets', () => {
+  for (const crop of ['tomato', 'pepper'] as const) {
+    const { drier } = whatIf(aCase({ place: bed, plant: { crop } }, 40), RULES);
+    expect(drier!.lossPct).toBeGreaterThan(0);
+    // never beyond 70 % used: a harvest is not lost
+    expect(drier!.lossPct).toBeLessThan(25);
+    expect(drier!.savedLPerWeek).toBeGreaterThanOrEqual(0);
+  }
+});
+
+test('its cost in words', () => {
+  expect(drierInWords({ lossPct: 0.4, savedLPerWeek: 0 }, METRIC_FORMAT)).toMatch(/hardly any fruit/);
+  expect(drierInWords({ lossPct: 6.4, savedLPerWeek: 0 }, METRIC_FORMAT)).toBe(
+    'Over the last four weeks: about 6 % less fruit.',
+  );
 });

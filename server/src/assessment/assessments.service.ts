@@ -19,8 +19,6 @@ import {
   whatIf,
   type ForecastWeather,
   type PlaceRules,
-  type Steadiness,
-  type WhatIf,
 } from '@candid-leaf/core/water';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -120,11 +118,7 @@ export class Assessments {
   }
 
   /** Returns what a change of the bed would do, judged by its driest plant. */
-  async whatIf(
-    s: GardenSnapshot,
-    place: PlaceEntity,
-    speaker: PlantAssessment,
-  ): Promise<{ now: Steadiness | null; whatIf: WhatIf[] }> {
+  async whatIf(s: GardenSnapshot, place: PlaceEntity, speaker: PlantAssessment): Promise<ReturnType<typeof whatIf>> {
     const stamp = placeStamp(s, place, livePlantsIn(s, place.id));
     const value = kept(s, `what if ${place.id}`, stamp, () => whatIf(speaker.context.case, rulesOf(s, place)));
     await turn();

@@ -2,13 +2,13 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { ComparedSeason, RemedyRow, SeasonReportView, ShelfRow } from '@candid-leaf/contract';
 import { fruitGOf } from '@candid-leaf/core/varieties';
-import { onShelf, sauceLitres } from '@candid-leaf/core/harvest';
+import { greenInOn, onShelf, sauceLitres } from '@candid-leaf/core/harvest';
 import { habitOf } from '@candid-leaf/core/prevented';
 import { HOT_DAY_C } from '@candid-leaf/core/climate';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
 import type { Feeding, Picking, RecordData, RecordType, Watering } from '@candid-leaf/core/records';
 import { harvestReport, type HarvestReport, type ReportPick } from '@candid-leaf/core/reports';
-import { growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
+import { frostsOf, growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
 import { Between, IsNull, type DataSource } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -77,7 +77,11 @@ export class ReportsService {
         };
       }),
       asPicks(picks),
-      WEEK_STARTS[s.garden.weekStart],
+      {
+        weekStart: WEEK_STARTS[s.garden.weekStart],
+        lateFrom: lateFrom(s, season),
+        watered: [...waterings.values()].map((list) => list.filter((r) => r.data.litres !== 0).map((r) => r.day)),
+      },
     );
   }
 
@@ -159,7 +163,6 @@ export class ReportsService {
     const { kg } = harvestReport(
       plants.map((p) => reported(s, p)),
       asPicks(picks),
-      WEEK_STARTS[s.garden.weekStart],
     );
     const from = plants.map((p) => p.transplantedOn!).sort()[0] ?? season.from;
     const to = days.at(-1) ?? (season.to < s.today ? season.to : s.today);
@@ -188,6 +191,12 @@ export class ReportsService {
             },
     };
   }
+}
+
+/** Returns the day from which fruit is the late crop; null where no frost ends the season. */
+function lateFrom(s: GardenSnapshot, season: GrowingYear): string | null {
+  const first = modeOf(s) === 'warm' ? frostsOf(s.garden, season).first : null;
+  return first === null ? null : greenInOn(first);
 }
 
 /** Records of plants and of beds, by the id of either. */

@@ -128,7 +128,7 @@ function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): T
     plantIds: shown.map((r) => r.plant.id),
     title: blush ? `Pick at first blush: ${place.name}` : `Check for ripe fruit: ${place.name}`,
     where: shown.map((r) => r.plant.name).join(', '),
-    why: blush ? blushInWords(blush, s.format) : ripeInWords(s, shown),
+    why: blush ? blushInWords(blush, s.format) : `${ripeInWords(s, shown)} Pick often: the plant then sets more.`,
     dueOn: first!.on,
     minutes: 2 * shown.length,
     litres: null,

@@ -1,15 +1,14 @@
 import type { PlantingOnView } from '@candid-leaf/contract';
-import { weatherInPlace } from '@candid-leaf/core/climate';
+import { climateOfGarden, weatherInPlace } from '@candid-leaf/core/climate';
 import { potSizeFor } from '@candid-leaf/core/water';
 import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/varieties';
 import {
   aimAgainst,
-  crowdingInWords,
+  placeHints,
   rotationInWords,
   rotationOf,
   seedsFor,
   settingAgainst,
-  shadeFaults,
   spacingOf,
   yearDates,
   type DatesQuestion,
@@ -28,7 +27,7 @@ import {
 import { addDays } from '@candid-leaf/core/units';
 import { progressIn } from '../assessment/growth.js';
 import { weatherIn } from '../assessment/weather-lists.js';
-import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -172,11 +171,11 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
     rotation,
     rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground', standing }, p.crop),
     warnings: [
-      ...shadeFaults(place?.sunHours, p.crop, 'placeId').map((f) => `${f.reason}.`),
+      ...hintsFor(s, p, place, standing),
       ...againstAim(p, variety),
       ...againstPlace(variety, history, p.year),
       ...againstSummer(s, p, variety),
-      ...crowding(s, p, place, standing),
+      ...smallPots(s, p, place),
       ...tooLong(s, p),
     ],
     hardening: hardeningOf(s, p),
@@ -225,20 +224,30 @@ function againstSummer(s: GardenSnapshot, p: PlantingEntity, variety: VarietyEnt
   return settingAgainst({ garden: s.garden, variety, plantOut: out.from, recorded }, s.format);
 }
 
-function crowding(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity | undefined, standing: number): string[] {
-  const { format } = s;
+/** Returns the warmest usual daily maximum of a month here, °C. */
+export const hottestOf = (s: GardenSnapshot): number =>
+  Math.max(
+    ...climateOfGarden(
+      s.garden,
+      weatherIn(s).filter((w) => w.date <= s.today),
+    ).map((m) => m.tMaxC),
+  );
+
+function hintsFor(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity | undefined, standing: number): string[] {
   if (!place) return [];
-  if (isPotted(place)) {
-    const { advised } = potSizeFor({ crop: p.crop, type: s.varietyOf(p)?.type });
-    return place.volumeL != null && place.volumeL < advised
-      ? [
-          `Pots of ${format.litres(place.volumeL)} are small: a ${p.crop} like this needs ${format.litres(advised)} or more.`,
-        ]
-      : [];
-  }
-  if (!place.lengthM || !place.widthM) return [];
-  const bed = { lengthM: place.lengthM, widthM: place.widthM };
-  return [crowdingInWords(bed, p.count + standing, spacingOf(p.crop), format) ?? []].flat();
+  const others = livePlaces(s).filter((o) => o.id !== place.id);
+  const question = { place, others, crop: p.crop, plants: p.count + standing, hottestC: hottestOf(s) };
+  return placeHints({ ...question, spacingM: spacingOf(p.crop) }, s.format);
+}
+
+function smallPots(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity | undefined): string[] {
+  if (!place || !isPotted(place)) return [];
+  const { advised } = potSizeFor({ crop: p.crop, type: s.varietyOf(p)?.type });
+  return place.volumeL != null && place.volumeL < advised
+    ? [
+        `Pots of ${s.format.litres(place.volumeL)} are small: a ${p.crop} like this needs ${s.format.litres(advised)} or more.`,
+      ]
+    : [];
 }
 
 function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {

@@ -17,6 +17,7 @@ import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
 import {
+  hottestOf,
   doneOf,
   furthestOf,
   datesOf,
@@ -73,6 +74,7 @@ export class SeasonService {
       before: await this.lookBack(today, year - 1),
       grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
       second: year === now.year ? secondIn(today, year) : null,
+      hottestC: hottestOf(s),
       needs: past ? null : needsIn(s, own, plants),
     };
   }

@@ -42,7 +42,7 @@ export class PlanService {
       dueInDays: next ? daysBetween(s.today, next) : null,
       // single pots differ: each plant's page tells its own
       drying: plan.pours.length === 1 ? (speaker?.report.water.drying ?? null) : null,
-      ...(speaker ? await this.assessments.whatIf(s, place, speaker) : { now: null, whatIf: [] }),
+      ...(speaker ? await this.assessments.whatIf(s, place, speaker) : { now: null, whatIf: [], drier: null }),
       weatherUntil: s.weather.findLast((w) => w.kind === 'observed')?.day ?? null,
       forecastUntil: s.weather.findLast((w) => w.kind === 'forecast')?.day ?? null,
       timer: null,

@@ -45,6 +45,7 @@ export function AskedField({ asked, value, error, said, ofPlace, at, onChange, o
           label={asked.label}
           options={asked.options}
           error={error}
+          hint={asked.hint?.(textOf(value))}
           value={textOf(value)}
           onChange={onChange}
         />

@@ -13,6 +13,7 @@ import {
   MULCHES,
   SUPPORTS,
   STAGES,
+  TASTES,
 } from '@candid-leaf/core/records';
 import { SALVAGE } from '@candid-leaf/core/harvest';
 import type { ProductKind } from '@candid-leaf/core/products';
@@ -55,7 +56,14 @@ type AskedAs =
   | { name: string; label: string; as: 'feed' }
   /** how strong a spray was, said in one of several ways */
   | { name: string; label: string; as: 'mix' }
-  | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
+  | {
+      name: string;
+      label: string;
+      as: 'choice';
+      options: readonly (readonly [string, string])[];
+      start?: string;
+      hint?: (chosen: string) => string | undefined;
+    }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
   /** `whenRefused`: shown only after a refusal, or if it has a value */
   | { name: string; label: string; as: 'text'; long?: boolean; whenRefused?: true }
@@ -169,6 +177,8 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         as: 'choice',
         start: 'sound',
         options: SALVAGE.map((r) => [r.state, r.label] as const),
+        // how to use such fruit stands where it is picked
+        hint: (state) => (state === 'sound' ? undefined : SALVAGE.find((r) => r.state === state)?.advice),
       },
       {
         name: 'use',
@@ -195,6 +205,15 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
           ['green', 'green'],
         ],
       },
+      {
+        name: 'taste',
+        label: 'Taste',
+        as: 'choice',
+        more: true,
+        start: '',
+        options: [['', 'not noted'], ...wordsOf(TASTES)],
+      },
+      { name: 'brix', label: 'Sugar, °Brix', as: 'number', quantity: 'count', more: true },
       { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
     ],
   },

@@ -14,6 +14,7 @@ import { fileOf, SeasonReport, type Reported } from '../components/season-report
 import { Shelf } from '../components/shelf';
 
 const WeekChart = lazy(() => import('../components/week-chart'));
+const SplitChart = lazy(() => import('../components/split-chart'));
 
 /** What a season gave; printed, it holds the whole year. */
 export function HarvestScreen() {
@@ -42,6 +43,7 @@ function Harvest({ of }: { of: Reported }) {
           </Suspense>
         </ReportTable>
       )}
+      <Splits of={of} />
       <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
         <Plants of={of} />
         <div className="flex flex-col gap-4">
@@ -52,6 +54,20 @@ function Harvest({ of }: { of: Reported }) {
             rows={h.varieties.map((k) => [wordOf(k.variety), kg(k.kg, f), kg(k.lostKg, f)])}
             none="No plant was planted out this season."
           />
+          {h.tastes.length > 0 && (
+            <ReportTable
+              title="Taste"
+              file={fileOf(of, 'taste')}
+              columns={['Variety', 'Tasted', 'Good or best', 'Sugar, °Brix']}
+              rows={h.tastes.map((t) => [
+                wordOf(t.variety),
+                { shown: String(t.tasted), value: t.tasted },
+                { shown: t.tasted === 0 ? '–' : String(t.good), value: t.good },
+                { shown: t.brix === null ? '–' : String(t.brix), value: t.brix },
+              ])}
+              none=""
+            />
+          )}
           <ReportTable
             title="Losses"
             file={fileOf(of, 'losses')}
@@ -74,6 +90,38 @@ function Harvest({ of }: { of: Reported }) {
         <Remedies report={of.report} file="" />
       </div>
     </div>
+  );
+}
+
+/** Split fruit beside the pauses between waterings; only if some split. */
+function Splits({ of }: { of: Reported }) {
+  const f = useFormat();
+  const { weeks } = of.report.harvest;
+  if (!weeks.some((w) => (w.splitShare ?? 0) > 0)) return null;
+  return (
+    <ReportTable
+      title="Split fruit and pauses between waterings"
+      file={fileOf(of, 'split fruit')}
+      columns={['Week of', 'Split', 'Longest pause']}
+      rows={weeks.map((w) => [
+        { shown: f.day(w.from), value: w.from },
+        w.splitShare === null
+          ? { shown: 'none picked', value: null }
+          : { shown: `${Math.round(w.splitShare * 100)} %`, value: Math.round(w.splitShare * 1000) / 10 },
+        w.gapDays === null
+          ? { shown: 'not recorded', value: null }
+          : { shown: `${w.gapDays} ${w.gapDays === 1 ? 'day' : 'days'}`, value: w.gapDays },
+      ])}
+      none=""
+      folded
+    >
+      <p className="mt-1 text-soft">
+        Bars: split fruit. Line: the longest pause that ended in that week or the one before. Rain is not counted.
+      </p>
+      <Suspense fallback={<div className="h-44" />}>
+        <SplitChart weeks={weeks} />
+      </Suspense>
+    </ReportTable>
   );
 }
 
@@ -130,6 +178,7 @@ function Sum({ harvest: h, cooked, label, over }: SumProps) {
           {Math.round(h.estimatedShare * 100)} % of it is estimated from counts and the weight of one fruit.
         </p>
       )}
+      {(h.lateKg ?? 0) > 0 && <p>{f.kilograms(h.lateKg!)} of it was the late crop, picked with frost near.</p>}
       {h.unweighed > 0 && (
         <p className="text-soft">
           {h.unweighed} {h.unweighed === 1 ? 'picking has' : 'pickings have'} neither weight nor count and are not

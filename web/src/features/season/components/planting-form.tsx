@@ -10,14 +10,12 @@ import {
   AIM_ROWS,
   aimAgainst,
   AIMS,
-  crowdingInWords,
+  placeHints,
   rotationInWords,
   rotationOf,
   seedsFor,
-  shadeFaults,
   spacingOf,
 } from '@candid-leaf/core/planning';
-import { isPotted } from '@candid-leaf/core/records';
 import { seasonYear } from '@candid-leaf/core/season';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -41,6 +39,7 @@ interface Props {
   year: number;
   view: GardenView;
   grounds: SeasonView['grounds'];
+  hottestC: number;
   onDone: () => void;
 }
 
@@ -54,7 +53,15 @@ export function PlantingForm(props: Props) {
 }
 
 /** Checked against the bed while typing. */
-function Form({ planting, year, view, grounds, onDone, varieties }: Props & { varieties: readonly VarietyDto[] }) {
+function Form({
+  planting,
+  year,
+  view,
+  grounds,
+  hottestC,
+  onDone,
+  varieties,
+}: Props & { varieties: readonly VarietyDto[] }) {
   const garden = useGarden();
   const say = useSay();
   const format = useFormat();
@@ -83,15 +90,19 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
   const own = varieties.filter((k) => k.crop === crop);
   const variety = varieties.find((k) => k.id === varietyId);
   const against = aimAgainst(aim, variety ?? { crop });
-  const crowded =
-    place && !isPotted(place) && place.lengthM && place.widthM
-      ? crowdingInWords(
-          { lengthM: place.lengthM, widthM: place.widthM },
-          (count || 0) + standing,
-          spacingOf(crop),
-          format,
-        )
-      : null;
+  const hints = place
+    ? placeHints(
+        {
+          place,
+          others: view.places.flatMap((o) => (o.place.id === place.id ? [] : o.place)),
+          crop,
+          plants: (count || 0) + standing,
+          spacingM: spacingOf(crop),
+          hottestC,
+        },
+        format,
+      )
+    : [];
   const submit = handleSubmit(async (input) => {
     try {
       // drops positions beyond the current number of plants
@@ -159,18 +170,15 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
               )}
             </p>
             {against && <p className="font-semibold text-ripe">{against}</p>}
-            {shadeFaults(place.sunHours, crop, '').map((x) => (
-              <p key={x.reason} className="font-semibold text-ripe">
-                {x.reason}.
+            {hints.map((hint) => (
+              <p key={hint} className="font-semibold text-ripe">
+                {hint}
               </p>
             ))}
             {count > 0 && (
-              <>
-                {crowded && <p className="font-semibold text-ripe">{crowded}</p>}
-                <p>
-                  {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
-                </p>
-              </>
+              <p>
+                {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
+              </p>
             )}
           </div>
         )}

@@ -24,6 +24,7 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
             year={season.season.year}
             view={view}
             grounds={season.grounds}
+            hottestC={season.hottestC}
             onDone={() => setOpen(null)}
           />
         ) : (
@@ -43,6 +44,7 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
             year={season.season.year}
             view={view}
             grounds={season.grounds}
+            hottestC={season.hottestC}
             onDone={() => setOpen(null)}
           />
         ) : (

@@ -1,6 +1,6 @@
 import type { PlaceDto, PlacePlanDto, PlaceWatering } from '@candid-leaf/contract';
 import { roundTo } from '@candid-leaf/core/units';
-import { flowFromBucket, WATERING_METHODS, type MethodCode } from '@candid-leaf/core/water';
+import { drierInWords, flowFromBucket, WATERING_METHODS, type MethodCode } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
@@ -23,6 +23,7 @@ const LEAST_CAP_L = 1;
 
 /** Watering method of this bed, and local rules. */
 export function Rules({ place, p, busy, onChange }: Props) {
+  const format = useFormat();
   return (
     <Panel label="Watering method" className="flex flex-col gap-4 self-start">
       <SelectField
@@ -55,9 +56,11 @@ export function Rules({ place, p, busy, onChange }: Props) {
               disabled={busy}
               onChange={(drierRipening) => onChange({ drierRipening })}
             >
-              Drier as fruit colours, for flavour
+              Drier as fruit colours: sweeter, and peppers hotter
               <span className="block text-sm text-soft">
-                Limited, because it costs more splits and blossom end rot.
+                {p.drier && `${drierInWords(p.drier, format)} `}It also costs more splits and blossom end rot, so it is
+                limited. Sun on the leaves and full colour sweeten more; peppers get hotter with little feed in bloom,
+                picked late and dried.
               </span>
             </CheckField>
             <SelectField
