@@ -145,6 +145,22 @@ describe('step by step', () => {
       .post(g.url(`/plants/${plant}/treatments`))
       .send({ id, disorder: 'early-blight' })
       .expect(200);
+    // spotted leaves are cut in one visit; a bare bed is covered at its end, a mulched one is not
+    const visit = async () => (await g.view()).today.find((t) => t.remedy === 'remove-infected-leaves')?.sequence;
+    expect(await visit()).toEqual([
+      'Go when the leaves are dry.',
+      expect.stringMatching(/^Take a bucket/),
+      expect.stringMatching(/^Pinch out suckers/),
+      expect.stringMatching(/^Lay plain paper/),
+      expect.stringMatching(/^Bin or burn/),
+    ]);
+    await g.record(
+      'covering',
+      { placeId: place },
+      { date: TODAY, what: 'mulch', did: 'on', material: 'straw', depthCm: 5 },
+    );
+    await g.record('event', { placeId: place }, { date: TODAY, what: 'tied' });
+    expect((await visit())?.map((s) => s.slice(0, 6))).toEqual(['Go whe', 'Tie up', 'Take a', 'Pinch ', 'Bin or']);
     const { report } = await g.plantView(plant);
     const season = report.remedies.filter((r) => r.step === 0).map((r) => r.remedy);
     expect(season).toContain('rotate');

@@ -7,3 +7,4 @@ export * from './cuts.js';
 export * from './deal-cloth.js';
 export * from './tending.js';
 export * from './stands.js';
+export * from './disease-visit.js';

@@ -1,10 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { diseaseVisit } from '@candid-leaf/core/care';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
+import { type Happening, spellOn } from '@candid-leaf/core/records';
 import { isUUID } from 'class-validator';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
-import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import { growthIn } from '../assessment/growth.js';
+import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { ProductsService } from '../products/products.service.js';
 import { RecordsService } from '../records/records.service.js';
@@ -95,7 +99,7 @@ export class RemediesSource extends TaskSource {
     plant: PlantEntity,
     treatments: readonly TreatmentEntity[],
   ): Promise<SprayStep | null> {
-    const place = s.places.find((p) => p.id === plant.placeId);
+    const place = placeOf(s, plant);
     if (!remedyRow(t.remedy).sprays || !place) return null;
     const treatment = treatments.find((x) => x.id === t.treatmentId);
     if (!treatment) return null;
@@ -110,6 +114,9 @@ export class RemediesSource extends TaskSource {
   }
 }
 
+const placeOf = (s: GardenSnapshot, plant: PlantEntity): PlaceEntity | undefined =>
+  s.places.find((p) => p.id === plant.placeId);
+
 function baseTask(s: GardenSnapshot, t: TreatmentTaskEntity, plant: PlantEntity): Task {
   const remedy = remedyRow(t.remedy);
   return {
@@ -117,7 +124,7 @@ function baseTask(s: GardenSnapshot, t: TreatmentTaskEntity, plant: PlantEntity)
     plantId: plant.id,
     placeId: null,
     title: remedy.label,
-    where: `${plant.name}, ${s.places.find((p) => p.id === plant.placeId)?.name ?? ''}`,
+    where: `${plant.name}, ${placeOf(s, plant)?.name ?? ''}`,
     why: t.why,
     dueOn: t.dueOn,
     minutes: remedy.minutes,
@@ -125,5 +132,23 @@ function baseTask(s: GardenSnapshot, t: TreatmentTaskEntity, plant: PlantEntity)
     remedy: t.remedy,
     dose: t.dose,
     cautions: t.cautions,
+    ...(t.remedy === 'remove-infected-leaves' ? { sequence: visitOf(s, plant) } : {}),
   };
+}
+
+/** Spotted leaves are cut in one visit, in one order. */
+function visitOf(s: GardenSnapshot, plant: PlantEntity): string[] {
+  const place = placeOf(s, plant);
+  const records = [...s.recordsOf(plant.id), ...s.recordsOf(plant.placeId)];
+  return diseaseVisit({
+    place: place ?? { kind: 'ground' },
+    crop: plant.crop,
+    habit: s.varietyOf(plant)?.habit ?? plant.habit,
+    heightM: place ? growthIn(s, plant, place).heightM : plant.heightM,
+    supported: records.some(
+      (r) => r.type === 'support' || (r.type === 'event' && (r.data as Happening).what === 'tied'),
+    ),
+    mulched: place !== undefined && spellOn(place.mulch, s.today) !== undefined,
+    plants: livePlantsIn(s, plant.placeId).length,
+  });
 }
