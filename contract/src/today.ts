@@ -22,6 +22,7 @@ export const TASK_SOURCES = [
   'soil',
   'raise',
   'settle',
+  'weed',
   'pick',
   'late',
   'trial',
@@ -77,6 +78,8 @@ export interface TaskDto {
   /** total water to carry or run; null if none */
   litres: number | null;
   remedy: RemedyCode | null;
+  /** of a finding that can kill or spread, or that costs little now */
+  level?: 'urgent' | 'let-be';
   /** per plant */
   dose: Dose | null;
   /** for water from the plan: how the dose was computed, and for how many plants */

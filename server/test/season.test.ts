@@ -369,6 +369,37 @@ test('new plants: slugs are checked every third day until they are 30 cm tall', 
   expect(await settle()).toHaveLength(1);
 });
 
+test('weeds that a look noted are cleared from young plants, those of the family from all; a tick records it once', async () => {
+  const g = await garden();
+  const plant = await g.plant(g.bed, {
+    name: 'Young',
+    transplantedOn: '2026-07-10',
+    heightM: 0.2,
+    stage: 'establishing',
+  });
+  const weeding = async () => (await g.view()).today.filter((t) => t.source === 'weed');
+  const note = (what: string, did = 'seen') => g.record('companion', { placeId: g.bed }, { date: TODAY, what, did });
+  expect(await weeding()).toEqual([]);
+  await note('weeds');
+  const [task] = await weeding();
+  expect(task).toMatchObject({ key: `weed:${g.bed}:weeds`, title: 'Weed: Bed', dueOn: TODAY });
+  await g.tick(task!.key).expect(200);
+  await g.tick(task!.key).expect(200);
+  expect(await weeding()).toEqual([]);
+  const records = async () =>
+    (await g.plantView(plant)).records.flatMap((r) => (r.type === 'companion' ? r.data : [])) as { did: string }[];
+  expect((await records()).map((r) => r.did).sort()).toEqual(['cleared', 'seen']);
+  // a tall plant shades its weeds; nightshade weeds share its diseases, and count when pests are judged
+  await note('weeds');
+  await g.record('growth', { plantId: plant }, { date: TODAY, heightM: 0.9 });
+  expect(await weeding()).toEqual([]);
+  const hosts = async () => (await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200)).body.place.hostsNear;
+  expect(await hosts()).toBeUndefined();
+  await note('nightshade-weeds');
+  expect((await weeding()).map((t) => t.key)).toEqual([`weed:${g.bed}:nightshade-weeds`]);
+  expect(await hosts()).toBe(true);
+});
+
 test('an offline tick counts for its own day, if that is recent', async () => {
   const g = await garden();
   await g.agent

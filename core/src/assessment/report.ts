@@ -7,6 +7,7 @@ import { nextChecks } from '../diagnosis/engine/next-checks.js';
 import type { Withheld } from '../diagnosis/remedies/offer.js';
 import type { Remedy } from '../diagnosis/remedies/schedule.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
+import { type Seriousness, seriousnessOf } from '../diagnosis/severity.js';
 import { headline } from '../diagnosis/wording.js';
 import { isPotted } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
@@ -60,6 +61,8 @@ export interface Report {
   /** signs to look for first on each part, likeliest first */
   likelySigns: SignCode[];
   harmless: boolean;
+  /** what makes the leading clear finding urgent, or lets it be; null if nothing known does */
+  seriousness: Seriousness | null;
   notKnown: string[];
 }
 
@@ -93,6 +96,7 @@ export function reportFrom({ context, result, plan, remedies, withheld, heldBack
     goodToKnow: [...(lead?.goodToKnow ?? [])],
     unexplained: result.unexplained,
     likelySigns: likelySigns(result),
+    seriousness: likely[0] ? seriousnessOf(context, likely[0].disorder) : null,
     harmless: likely.length > 0 && likely.every((d) => disorderRow(d.disorder).harmless === true),
     notKnown: notKnown(context, result),
   };

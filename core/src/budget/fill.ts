@@ -7,6 +7,8 @@ export interface Doable {
   source: string;
   dueOn: Day;
   minutes: number;
+  /** of a finding: it can kill or spread, or costs little now */
+  level?: 'urgent' | 'let-be';
   /** its place in the walking order; null if it has none */
   order: number | null;
 }
@@ -30,6 +32,8 @@ const URGENCY: Readonly<Record<string, number>> = {
   tap: 3,
 };
 const USUAL_URGENCY = 2;
+/** A finding that can kill or spread comes before thirst, one that costs little comes last (judgement). */
+const BY_LEVEL = { urgent: 10, 'let-be': 1 } as const;
 /** Added urgency per day late, for a week at most. */
 const LATE_A_DAY = 0.5;
 const MOST_LATE_DAYS = 7;
@@ -37,7 +41,8 @@ const MOST_LATE_DAYS = 7;
 /** Returns how much a task is worth doing today, relative: its urgency, and more the later it is. Days: whole days. */
 export function usefulness(d: Doable, today: Day): number {
   const late = Math.min(MOST_LATE_DAYS, Math.max(0, daysBetween(d.dueOn, today)));
-  return (URGENCY[d.source] ?? USUAL_URGENCY) + LATE_A_DAY * late;
+  const own = d.level ? BY_LEVEL[d.level] : (URGENCY[d.source] ?? USUAL_URGENCY);
+  return own + LATE_A_DAY * late;
 }
 
 /**

@@ -1,2 +1,3 @@
 export * from './table.js';
+export * from './weeds.js';
 export * from './rules.js';

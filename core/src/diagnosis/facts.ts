@@ -56,6 +56,7 @@ export const FACTS = {
   'in-the-open': (ctx: CaseContext) => !isRainless(ctx.case.place),
   'by-a-path': (ctx: CaseContext) => ctx.case.place.footpath === true,
   'wind-gets-at-it': (ctx: CaseContext) => ctx.case.place.windy === true,
+  'host-plants-near': (ctx: CaseContext) => ctx.case.place.hostsNear === true,
   portable: (ctx: CaseContext) => isPotted(ctx.case.place) && (ctx.case.place.volumeL ?? 10) <= PORTABLE_L,
   seedling: (ctx: CaseContext) => ctx.case.plant.stage === 'seedling',
   young: (ctx: CaseContext) => ctx.case.plant.stage === 'seedling' || ctx.case.plant.stage === 'establishing',

@@ -16,6 +16,7 @@ export { doseInWords } from './remedies/wording.js';
 export { CHECKS, checkRow, shownBy, type CheckCode, type CheckRow } from './tables/checks.js';
 export { DISORDERS, disorderRow, type DisorderRow } from './tables/disorders.js';
 export { REMEDIES, remedyRow, type RemedyCode, type RemedyRow } from './tables/remedies.js';
+export { seriousnessOf, type Seriousness } from './severity.js';
 export * from './vocabulary/drivers.js';
 export {
   chanceWord,

@@ -265,6 +265,11 @@ export class PlaceFacts extends PlaceMake {
   @Max(100)
   areaM2?: number | null;
 
+  /** plants that carry the crop's pests and viruses stand close by */
+  @IsOptional()
+  @IsBoolean()
+  hostsNear?: boolean;
+
   /** rain covers put on for a time; `cover` is what always stands there */
   @IsListOf(() => RoofSpell, { most: MOST_SPELLS, optional: true })
   roofed?: RoofSpell[];

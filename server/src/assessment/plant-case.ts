@@ -1,4 +1,5 @@
 import {
+  type Companion,
   CASE_LISTS,
   isPotted,
   observationsOf,
@@ -11,6 +12,7 @@ import {
   type VarietyTendencies,
   type PlantCase,
 } from '@candid-leaf/core/records';
+import { hostsStanding } from '@candid-leaf/core/companions';
 import { shieldsFrom } from '@candid-leaf/core/varieties';
 import { daysBetween } from '@candid-leaf/core/units';
 import { makeWatering } from '@candid-leaf/core/water';
@@ -40,6 +42,12 @@ const otherEvents = (records: readonly RecordEntity[]): Happening[] =>
     const what = EVENT_OF[r.type];
     return what ? [{ date: r.day, what }] : [];
   });
+
+/** Returns whether weeds or other plants that carry the crop's pests and viruses were seen there and not cleared since. */
+const hostsNear = (s: GardenSnapshot, place: PlaceEntity): boolean =>
+  hostsStanding(
+    s.recordsOf(place.id).flatMap((r) => (r.type === 'companion' && r.day <= s.today ? (r.data as Companion) : [])),
+  );
 
 /** Builds one plant's case from the garden's records, up to the garden's day. */
 export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): PlantCase {
@@ -90,6 +98,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       mulch: place.mulch,
       shade: place.shade,
       ...(place.roofed ? { roofed: place.roofed } : {}),
+      ...(hostsNear(s, place) ? { hostsNear: true } : {}),
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,
       history: [...place.history, ...(place.grown ?? [])],

@@ -11,6 +11,7 @@ import { SeasonNotesService } from './season-notes.service.js';
 import { SeasonController } from './season.controller.js';
 import { SeasonService } from './season.service.js';
 import { SettlingSource } from './settling.source.js';
+import { WeedingSource } from './weeding.source.js';
 
 /** The season: plantings, dates, raising and picking. */
 @Module({
@@ -22,6 +23,7 @@ import { SettlingSource } from './settling.source.js';
     SeasonService,
     RaisingSource,
     SettlingSource,
+    WeedingSource,
     PickingSource,
     LateSource,
   ],

@@ -38,14 +38,16 @@ export class RemediesSource extends TaskSource {
       where: { gardenId: s.garden.id, doneOn: IsNull() },
     });
     const repeated = stored.filter((t) => remedyRow(t.remedy).sprays || remedyRow(t.remedy).againDays);
-    const treatments = await this.db.manager.findBy(TreatmentEntity, { id: In(repeated.map((t) => t.treatmentId)) });
+    const treatments = await this.db.manager.findBy(TreatmentEntity, { id: In(stored.map((t) => t.treatmentId)) });
+    const levels = new Map(treatments.map((t) => [t.id, t.report.level]));
     const fallen = new Set(treatments.filter((t) => hasFallen(s, t)).map((t) => t.id));
     const tasks: Task[] = [];
     for (const t of stored) {
       // next season's work belongs to the bed: it stays when the plant is gone
       const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
       if (!plant || (repeated.includes(t) && fallen.has(t.treatmentId))) continue;
-      const base = baseTask(s, t, plant);
+      const level = levels.get(t.treatmentId);
+      const base = { ...baseTask(s, t, plant), ...(level ? { level } : {}) };
       const step = await this.sprayOf(this.db.manager, s, t, plant, treatments);
       tasks.push(step ? sprayTask(s, base, step) : base);
     }

@@ -1,5 +1,5 @@
 import type { Outcome } from '@candid-leaf/contract';
-import type { Diagnosis, Remedy, RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { Diagnosis, Remedy, RemedyCode, Seriousness } from '@candid-leaf/core/diagnosis';
 import type { PreventedThen } from '@candid-leaf/core/prevented';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
@@ -12,6 +12,8 @@ export interface FindingThen {
   later?: Remedy[][];
   /** remedies started at each step so far */
   taken?: RemedyCode[][];
+  /** it can kill or spread, or costs little now */
+  level?: Seriousness['level'];
   /** what would have lowered its risk, as it was then */
   prevented?: PreventedThen[];
 }

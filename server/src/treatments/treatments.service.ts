@@ -2,9 +2,9 @@ import { helpedHere, type Rate } from '@candid-leaf/core/helped';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Outcome, StartTreatment, TreatmentDto } from '@candid-leaf/contract';
-import type { Report } from '@candid-leaf/core/assessment';
+import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
 import { CAUTIONS } from '@candid-leaf/core/records';
-import { DRIVERS, remedyRow, type Remedy, type RemedyCode } from '@candid-leaf/core/diagnosis';
+import { DRIVERS, remedyRow, seriousnessOf, type Remedy, type RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode, Happening } from '@candid-leaf/core/records';
 import { addDays, daysBetween } from '@candid-leaf/core/units';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
@@ -17,7 +17,7 @@ import { noteFound } from '../plants/found.js';
 import { partOf, RecordsService } from '../records/records.service.js';
 import { badRequest, notFound } from '../shared/http-errors.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
-import { TreatmentEntity } from './treatment.entity.js';
+import { TreatmentEntity, type FindingThen } from './treatment.entity.js';
 
 const treatmentDto = (t: TreatmentEntity): TreatmentDto => {
   const { gardenId: _g, report, ...rest } = t;
@@ -106,7 +106,14 @@ export class TreatmentsService {
         openedOn: s.today,
         followUpOn: first.followUpOn,
         successIs: first.successIs,
-        report: { headline: report.headline, finding, later: ladder, taken: [now.map((r) => r.remedy)], prevented },
+        report: {
+          headline: report.headline,
+          finding,
+          later: ladder,
+          taken: [now.map((r) => r.remedy)],
+          prevented,
+          ...levelOf(own, input.disorder),
+        },
         remedies: now.map((r) => r.remedy),
         step: 1,
         closedOn: null,
@@ -197,6 +204,12 @@ export class TreatmentsService {
 }
 
 /** Returns the steps after the first; what waits for gentler steps comes last. */
+/** How much a finding matters on the day its treatment starts. */
+function levelOf({ context }: PlantAssessment, disorder: DisorderCode): Pick<FindingThen, 'level'> {
+  const serious = seriousnessOf(context, disorder);
+  return serious ? { level: serious.level } : {};
+}
+
 function ladderOf(report: Report, disorder: DisorderCode): Remedy[][] {
   const own = report.remedies.filter((r) => r.forDisorder === disorder);
   const steps = [...new Set(own.map((r) => r.step).filter((step) => step > 1))].sort((a, b) => a - b);

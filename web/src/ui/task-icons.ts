@@ -37,6 +37,7 @@ const ICONS: Partial<Record<TaskSourceCode, LucideIcon>> = {
   trial: FlaskConical,
   raise: Sprout,
   settle: Bug,
+  weed: Sprout,
   pick: ShoppingBasket,
   late: Snowflake,
   walk: Footprints,

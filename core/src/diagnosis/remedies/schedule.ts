@@ -1,3 +1,4 @@
+import { seriousnessOf } from '../severity.js';
 import { isPotted } from '../../records/place.js';
 import type { DisorderCode } from '../../records/vocabulary/disorders.js';
 import { addDays, type Day } from '../../units/day.js';
@@ -56,6 +57,8 @@ export function scheduleRemedies(
       withheld.push({ remedy: remedy.code, forDisorder: disorder.code, because: NONE_DUE });
       continue;
     }
+    // what can kill or spread is looked at sooner
+    const isUrgent = seriousnessOf(ctx, disorder.code)?.level === 'urgent';
     const dose = link.dose ?? (remedy.dose ? DOSES[remedy.dose](ctx, plan) : null);
     remedies.push({
       remedy: remedy.code,
@@ -72,7 +75,7 @@ export function scheduleRemedies(
         [...remedy.cautions, ...(link.cautions ?? [])],
         (remedy.fruit ?? remedy.cuts) === true,
       ).map((c) => CAUTIONS[c]),
-      followUpOn: addDays(ctx.case.asOf, disorder.followUpDays),
+      followUpOn: addDays(ctx.case.asOf, isUrgent ? Math.ceil(disorder.followUpDays / 2) : disorder.followUpDays),
       successIs: disorder.successIs,
     });
     cutting ||= remedy.cuts === true;

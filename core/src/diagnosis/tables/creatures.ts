@@ -1,5 +1,5 @@
 import { against, always, BT_FOR_SEVERAL, by, type DisorderRow, HANDBOOK, needs, ONE_OR_MORE, type RemedyLink, starts, where, whileThey } from './row.js';
-import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
+import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY, HOSTS_NEAR } from './strengths.js';
 
 const PRE = { group: 'creatures', source: HANDBOOK } as const;
 
@@ -13,7 +13,7 @@ export const CREATURES: readonly DisorderRow[] = [
     label: 'Aphids',
     prior: USUAL,
     line: 'Soft insects that suck at the tips and leave sticky honeydew.',
-    setting: [],
+    setting: [HOSTS_NEAR],
     signs: [
       ['pest-aphids', NEARLY_ALWAYS, 'easy to see at the tips'],
       ['leaf-sticky', OFTEN, 'honeydew'],
@@ -49,7 +49,7 @@ export const CREATURES: readonly DisorderRow[] = [
     label: 'Whitefly',
     prior: UNCOMMON,
     line: 'Small white flies under the leaves, mostly under cover.',
-    setting: [['under-cover', 3, 'warm, still air suits them']],
+    setting: [['under-cover', 3, 'warm, still air suits them'], HOSTS_NEAR],
     signs: [
       ['pest-whitefly', NEARLY_ALWAYS, 'they fly up'],
       ['leaf-sticky', OFTEN, 'honeydew'],
@@ -117,7 +117,7 @@ export const CREATURES: readonly DisorderRow[] = [
     label: 'Thrips',
     prior: UNCOMMON,
     line: 'Slender insects that scrape leaves and flowers.',
-    setting: [],
+    setting: [HOSTS_NEAR],
     signs: [
       ['leaf-silver-streaks', USUALLY, 'scraped leaf cells'],
       ['flower-tiny-insects', OFTEN, 'they hide in flowers'],

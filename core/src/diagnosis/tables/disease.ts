@@ -1,5 +1,5 @@
 import { against, always, by, type DisorderRow, HANDBOOK, needs, OVERWINTERS, starts, where } from './row.js';
-import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
+import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY, HOSTS_NEAR } from './strengths.js';
 
 const PRE = { group: 'disease', source: HANDBOOK } as const;
 const SPLASHED = [by('wet-foliage', 2.5, 1, { oddsFactorIfAbsent: 0.6 }), by('leaves-near-soil', 1.8, 0.7), by('no-mulch', 1.2, 0.3), by('same-family-before', 1.8, 0.6)];
@@ -268,7 +268,7 @@ export const DISEASE: readonly DisorderRow[] = [
     label: 'Mosaic virus',
     prior: SCARCE,
     line: 'A virus spread by hands, tobacco, tools and aphids.',
-    setting: [],
+    setting: [HOSTS_NEAR],
     signs: [
       ['leaf-mottle', NEARLY_ALWAYS, 'the defining sign'],
       ['leaf-bubbled', SOMETIMES, 'blisters'],
@@ -292,7 +292,7 @@ export const DISEASE: readonly DisorderRow[] = [
     label: 'Spotted wilt virus',
     prior: SCARCE,
     line: 'A virus spread by thrips.',
-    setting: [],
+    setting: [HOSTS_NEAR],
     signs: [
       ['leaf-bronze-rings', NEARLY_ALWAYS, 'the defining sign'],
       ['fruit-ring-pattern', OFTEN, 'rings on fruit'],
@@ -314,7 +314,7 @@ export const DISEASE: readonly DisorderRow[] = [
     label: 'Yellow leaf curl virus',
     prior: SCARCE / 2,
     line: 'A virus of warm regions, spread by whitefly.',
-    setting: [],
+    setting: [HOSTS_NEAR],
     signs: [
       ['leaf-cup-yellow-edge', NEARLY_ALWAYS, 'the defining sign'],
       ['plant-stunted', USUALLY, 'weak'],

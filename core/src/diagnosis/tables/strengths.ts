@@ -17,3 +17,9 @@ export const USUAL = 0.02;
 export const UNCOMMON = 0.008;
 /** Prior of a problem that is rare (judgement). */
 export const SCARCE = 0.003;
+
+/**
+ * Weeds and other hosts close by, for pests and viruses that live on them. Common practice; how much is judgement: they
+ * raise the odds by half.
+ */
+export const HOSTS_NEAR = ['host-plants-near', 1.5, 'weeds and other hosts close by carry them from season to season'] as const;

@@ -58,6 +58,11 @@ export function AnswerPanel({ view, reading }: Props) {
             {disorderRow(leader.disorder).line}
             {report.harmless && ' Nothing needs doing.'}
           </p>
+          {report.seriousness && (
+            <p className={clsx('max-w-prose', report.seriousness.level === 'urgent' && 'font-semibold')}>
+              {report.seriousness.why}
+            </p>
+          )}
           <Bar d={leader} />
           {report.heldBack && <p className="mt-2 max-w-prose">{heldBackInWords(report.heldBack)}</p>}
         </>

@@ -1,6 +1,6 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
 import { type SignCode, signRow, type SignSeen } from '@candid-leaf/core/records';
-import { ArrowLeft, ArrowRight, Check, Flower, X } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Check, Flower, Sprout, X } from 'lucide-react';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -162,6 +162,7 @@ function Signs({ view: { plant, report }, look }: PartProps) {
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         {!words && (part === 'flowers' || part === 'fruit') && <CountTruss plant={plant} />}
+        {!words && part === 'soil' && <NoteWeeds plant={plant} />}
         {!words && next && (part || walking) && (
           <Button look="quiet" onClick={() => choose(next)}>
             {part ? 'Next' : 'Begin'}: {PART_WORDS[next].toLowerCase()} <ArrowRight aria-hidden size={17} />
@@ -239,6 +240,29 @@ function CountTruss({ plant }: Pick<PlantView, 'plant'>) {
           target={{ plantId: plant.id, placeId: null, name: plant.name }}
           day={garden.today}
           kinds={['truss-count']}
+        />
+      )}
+    </>
+  );
+}
+
+/** Weeds close by: they become a task where plants are young, and count when pests are judged. */
+function NoteWeeds({ plant }: Pick<PlantView, 'plant'>) {
+  const garden = useGarden();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>
+        <Sprout aria-hidden size={17} /> Note weeds
+      </Button>
+      {open && (
+        <RecordSheet
+          open
+          onClose={() => setOpen(false)}
+          target={{ plantId: null, placeId: plant.placeId, name: 'this bed or pot' }}
+          day={garden.today}
+          kinds={['companion']}
+          filled={{ what: 'weeds', did: 'seen' }}
         />
       )}
     </>
