@@ -73,7 +73,7 @@ export const TASTES = ['poor', 'fair', 'good', 'best'] as const;
 export type Taste = (typeof TASTES)[number];
 
 /** What holds plants up. */
-export const SUPPORTS = ['stake', 'cage', 'string', 'panel', 'weave'] as const;
+export const SUPPORTS = ['stake', 'cage', 'string', 'panel', 'weave', 'cylinder'] as const;
 
 /** What is laid on a bed or hung over it. */
 export const COVERINGS = ['mulch', 'shade', 'roof', 'net'] as const;

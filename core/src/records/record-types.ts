@@ -50,6 +50,7 @@ const SUPPORT_NAMES = {
   string: 'String hung',
   panel: 'Panel set up',
   weave: 'Woven between stakes',
+  cylinder: 'Mesh cylinder set up',
 } as const;
 
 const PICKED_FOR: Record<Picking['use'], string> = {

@@ -1,2 +1,3 @@
 export * from './deal-out.js';
 export * from './support-plan.js';
+export * from './methods.js';

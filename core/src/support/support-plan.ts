@@ -1,5 +1,6 @@
 import type { Crop, GrowthHabit, Stage } from '../records/plant.js';
 import type { SUPPORTS } from '../records/choices.js';
+import { outgrewCage } from './methods.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /** What the shed has to support and cover plants. */
@@ -66,6 +67,8 @@ export interface SupportPlan {
   /** when to tie next; null for a bush in its cage, and for small plants */
   tieOn: Day | null;
   reTie: boolean;
+  /** it has outgrown its cage: a stake beside it */
+  extraStake: boolean;
   /** it has outgrown its string: lower it and lean the stem, so the top stays in reach */
   lower: boolean;
   /** check it before this windy day, whatever holds it; anchor a pot */
@@ -107,6 +110,7 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
           : addDays(q.tiedOn, TIE_EVERY_DAYS)
         : null,
     reTie: q.tieCuts,
+    extraStake: outgrewCage(q.standing, q.heightM),
     lower: kind === 'string' && height >= CORDON_M,
     checkBefore: checks ? q.windOn : null,
     anchor: checks && q.isPot,
@@ -115,7 +119,7 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
 
 /** Returns the support to plan for what stands there: a panel is tied to like a string, a weave holds like stakes. */
 function standingAs(standing: (typeof SUPPORTS)[number], crop: Crop): SupportKind {
-  if (standing === 'cage') return crop === 'pepper' ? 'small-cage' : 'cage';
+  if (standing === 'cage' || standing === 'cylinder') return crop === 'pepper' ? 'small-cage' : 'cage';
   if (standing === 'stake' || standing === 'weave') return crop === 'pepper' ? 'small-stake' : 'stake';
   return 'string';
 }

@@ -30,6 +30,7 @@ const NO_SUPPORT: PlantView['tending']['support'] = {
   tieStringM: 0,
   tieOn: null,
   reTie: false,
+  extraStake: false,
   lower: false,
   checkBefore: null,
   anchor: false,

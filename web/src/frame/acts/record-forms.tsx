@@ -308,7 +308,11 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         label: 'What',
         as: 'choice',
         start: 'stake',
-        options: wordsOf(SUPPORTS, { weave: 'String woven between stakes', panel: 'Mesh panel' }),
+        options: wordsOf(SUPPORTS, {
+          weave: 'String woven between stakes',
+          panel: 'Mesh panel',
+          cylinder: 'Mesh cylinder',
+        }),
       },
     ],
   },

@@ -5,10 +5,11 @@ import { useWrite } from '../../../ui/use-write';
 import { Button } from '../../../ui/button';
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import { setByTruss, shareSet } from '@candid-leaf/core/pollination';
-import { SUPPORT_WORDS } from '@candid-leaf/core/support';
+import { fullLoadKg, methodsToHold, SUPPORT_WORDS, whyHeld } from '@candid-leaf/core/support';
 import { sentence } from '../../../lib/words';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 import { percent } from '../../../ui/water-left';
 
 /** Its support, length and ties; and fruit set by truss. */
@@ -26,6 +27,9 @@ export function SupportPanel({ view }: { view: PlantView }) {
           `; ${s.ties} ${s.ties === 1 ? 'tie' : 'ties'} at its height, ${f.metres(s.tieStringM)} of soft string`}
         .
       </p>
+      {s.extraStake && (
+        <p className="mt-1 font-semibold">It has outgrown its cage: drive a stake beside it and tie the top to it.</p>
+      )}
       {s.lower && (
         <p className="mt-1">
           It has outgrown its string. Lower it by a hand or two and lean the bare stem along, so the top stays in reach.
@@ -34,6 +38,7 @@ export function SupportPanel({ view }: { view: PlantView }) {
       <p className="text-sm text-soft">
         Tie every {f.centimetres(22)} or so, with room for a finger. Put caps on cane ends.
       </p>
+      <Methods plant={view.plant} />
       {s.tieOn === null && s.ties > 0 && s.kind !== 'cage' && s.kind !== 'small-cage' && <AskTied view={view} />}
       {tap && <p className="mt-2">{sentence(tap)}</p>}
       {trusses.length > 0 ? (
@@ -55,6 +60,40 @@ export function SupportPanel({ view }: { view: PlantView }) {
         <p className="mt-2 text-sm text-soft">Count flowers and fruit on a truss to see how well they set.</p>
       )}
     </Panel>
+  );
+}
+
+/** What its support must hold, and the ways to do it. */
+function Methods({ plant }: Pick<PlantView, 'plant'>) {
+  const f = useFormat();
+  const [low, high] = fullLoadKg(plant.crop, plant.habit);
+  return (
+    <Unfold look="act" title="Ways to hold it up">
+      {() => (
+        <>
+          <p>
+            {whyHeld(plant.crop, plant.habit)} Full-grown it weighs {f.kilograms(low)} to {f.kilograms(high)}.
+          </p>
+          <dl className="mt-2 flex flex-col gap-3">
+            {methodsToHold(plant.crop, plant.habit).map((m) => (
+              <div key={m.code}>
+                <dt className="font-semibold">{m.label}</dt>
+                <dd>
+                  <ol className="list-decimal pl-5">
+                    {m.steps.map((step) => (
+                      <li key={step}>{step}</li>
+                    ))}
+                  </ol>
+                  <p className="text-sm text-soft">
+                    {m.line} {m.seasons > 1 ? `Lasts about ${m.seasons} seasons.` : 'New each season.'}
+                  </p>
+                </dd>
+              </div>
+            ))}
+          </dl>
+        </>
+      )}
+    </Unfold>
   );
 }
 

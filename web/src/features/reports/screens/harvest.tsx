@@ -178,7 +178,7 @@ function Sum({ harvest: h, cooked, label, over }: SumProps) {
           {Math.round(h.estimatedShare * 100)} % of it is estimated from counts and the weight of one fruit.
         </p>
       )}
-      {(h.lateKg ?? 0) > 0 && <p>{f.kilograms(h.lateKg!)} of it was the late crop, picked with frost near.</p>}
+      {(h.lateKg ?? 0) > 0 && <p>The late crop, picked with frost near: {f.kilograms(h.lateKg!)}.</p>}
       {h.unweighed > 0 && (
         <p className="text-soft">
           {h.unweighed} {h.unweighed === 1 ? 'picking has' : 'pickings have'} neither weight nor count and are not
