@@ -21,6 +21,7 @@ export const TASK_SOURCES = [
   'spray',
   'soil',
   'raise',
+  'prepare',
   'settle',
   'weed',
   'pick',

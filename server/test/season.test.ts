@@ -369,6 +369,31 @@ test('new plants: slugs are checked every third day until they are 30 cm tall', 
   expect(await settle()).toHaveLength(1);
 });
 
+test('before planting out compost goes into the planned bed, once a year; a tick is a record that holds water', async () => {
+  const g = await garden();
+  await g.goTo('2026-03-01');
+  const variety = await g.variety();
+  await g.planting({ varietyId: variety, year: 2026 });
+  const tasks = async () => (await g.view()).today.filter((t) => t.source === 'prepare');
+  const [out] = (await g.season(2026)).plantings;
+  expect(out).toBeDefined();
+  await g.goTo('2026-04-10');
+  const [task] = await tasks();
+  // 2.4 m by 60 cm, 5 cm deep
+  expect(task).toMatchObject({ title: 'Work in compost: Bed', amount: expect.stringMatching(/^5.cm deep, 72.L$/) });
+  await g.tick(task!.key).expect(200);
+  await g.tick(task!.key).expect(200);
+  expect(await tasks()).toEqual([]);
+  const plant = await g.plant(g.bed, { name: 'Out', transplantedOn: '2026-04-10' });
+  const { place } = (await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200)).body;
+  expect(place.compostCm).toBe(5);
+  // what was dug in last autumn still counts in spring, though that was another season
+  const other = await g.place({ name: 'Other', lengthM: 1, widthM: 1 });
+  await g.record('event', { placeId: other }, { date: '2025-11-01', what: 'compost-dug-in' });
+  await g.planting({ varietyId: variety, year: 2026, placeId: other });
+  expect(await tasks()).toEqual([]);
+});
+
 test('weeds that a look noted are cleared from young plants, those of the family from all; a tick records it once', async () => {
   const g = await garden();
   const plant = await g.plant(g.bed, {

@@ -52,6 +52,7 @@ export const EVENTS = [
   'not-tied-yet',
   'not-cut-yet',
   'tip-ended',
+  'compost-dug-in',
 ] as const;
 
 /** Condition of picked fruit. */

@@ -270,6 +270,13 @@ export class PlaceFacts extends PlaceMake {
   @IsBoolean()
   hostsNear?: boolean;
 
+  /** compost worked in within the year, cm */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(30)
+  compostCm?: number;
+
   /** rain covers put on for a time; `cover` is what always stands there */
   @IsListOf(() => RoofSpell, { most: MOST_SPELLS, optional: true })
   roofed?: RoofSpell[];

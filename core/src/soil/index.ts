@@ -6,3 +6,4 @@ export * from './mulch-plan.js';
 export * from './reading.js';
 export * from './units.js';
 export * from './volumes.js';
+export * from './preparation.js';

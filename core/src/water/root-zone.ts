@@ -35,6 +35,15 @@ const potWidthM = (volumeL: number): number => ((4 * volumeL) / 1000 / Math.PI) 
  */
 export const rimAreaM2 = (volumeL: number): number => (Math.PI / 4) * potWidthM(volumeL) ** 2;
 
+/**
+ * Water that a centimetre of compost adds to the soil it was worked into, mm. One percent of organic carbon holds 1.16 mm
+ * more in 100 mm of soil (Minasny and McBratney 2018, European Journal of Soil Science 69:39; from memory). A centimetre
+ * brings about 0.6 kg of carbon a square metre, which is 0.19 % of the 325 kg of soil in a spade's depth.
+ */
+const COMPOST_HOLDS = 0.55;
+/** A spade's depth, m. */
+const DUG_M = 0.25;
+
 /** Volume assumed for a pot of unknown size, L; no litres are ordered then. */
 const UNKNOWN_POT_L = 10;
 
@@ -87,7 +96,8 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
   const deepest = deepestM(place, slow);
   return (seasonDay) => {
     const depthM = Math.min(deepest, rootDepthM(crop, seasonDay));
-    return zone(depthM, 1000 * share * depthM, Math.min(groundM2, rootSpreadM2(seasonDay)));
+    const composted = COMPOST_HOLDS * (place.compostCm ?? 0) * Math.min(1, depthM / DUG_M);
+    return zone(depthM, 1000 * share * depthM + composted, Math.min(groundM2, rootSpreadM2(seasonDay)));
   };
 }
 

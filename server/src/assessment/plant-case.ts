@@ -13,6 +13,7 @@ import {
   type PlantCase,
 } from '@candid-leaf/core/records';
 import { hostsStanding } from '@candid-leaf/core/companions';
+import { COMPOST_LASTS_DAYS } from '@candid-leaf/core/soil';
 import { shieldsFrom } from '@candid-leaf/core/varieties';
 import { daysBetween } from '@candid-leaf/core/units';
 import { makeWatering } from '@candid-leaf/core/water';
@@ -22,6 +23,7 @@ import { alikeOf } from '../plants/found.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
 import { growthIn, sizeOf } from './growth.js';
+import { newestEvent } from './newest-event.js';
 import { recordsOfPlant } from './own-records.js';
 import { flowOf, timedWaterings } from './timed.js';
 import { measuredIn } from './weather-lists.js';
@@ -42,6 +44,14 @@ const otherEvents = (records: readonly RecordEntity[]): Happening[] =>
     const what = EVENT_OF[r.type];
     return what ? [{ date: r.day, what }] : [];
   });
+
+/** Depth that is told to work in, cm. */
+const COMPOST_CM = 5;
+/** Returns the compost that was worked into a bed within the year. */
+function compostIn(s: GardenSnapshot, place: PlaceEntity): { compostCm?: number } {
+  const on = newestEvent(s, place.id, 'compost-dug-in');
+  return on !== null && daysBetween(on, s.today) < COMPOST_LASTS_DAYS ? { compostCm: COMPOST_CM } : {};
+}
 
 /** Returns whether weeds or other plants that carry the crop's pests and viruses were seen there and not cleared since. */
 const hostsNear = (s: GardenSnapshot, place: PlaceEntity): boolean =>
@@ -98,6 +108,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       mulch: place.mulch,
       shade: place.shade,
       ...(place.roofed ? { roofed: place.roofed } : {}),
+      ...compostIn(s, place),
       ...(hostsNear(s, place) ? { hostsNear: true } : {}),
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,

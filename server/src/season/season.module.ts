@@ -10,6 +10,7 @@ import { RaisingSource } from './raising/raising.source.js';
 import { SeasonNotesService } from './season-notes.service.js';
 import { SeasonController } from './season.controller.js';
 import { SeasonService } from './season.service.js';
+import { SoilPrepSource } from './soil-prep.source.js';
 import { SettlingSource } from './settling.source.js';
 import { WeedingSource } from './weeding.source.js';
 
@@ -24,6 +25,7 @@ import { WeedingSource } from './weeding.source.js';
     RaisingSource,
     SettlingSource,
     WeedingSource,
+    SoilPrepSource,
     PickingSource,
     LateSource,
   ],

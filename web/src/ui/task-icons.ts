@@ -38,6 +38,7 @@ const ICONS: Partial<Record<TaskSourceCode, LucideIcon>> = {
   raise: Sprout,
   settle: Bug,
   weed: Sprout,
+  prepare: Shovel,
   pick: ShoppingBasket,
   late: Snowflake,
   walk: Footprints,

@@ -34,7 +34,8 @@ export const DISEASE: readonly DisorderRow[] = [
       ['spread-some-plants', OFTEN, 'it spreads by splash'],
       ['leaf-small-dark-spots', RARELY, 'while the spots are young'],
     ],
-    drivers: SPLASHED,
+    // nitrogen-short potatoes had more of it (MacKenzie 1981, Plant Disease 65:575; from memory); how much is judgement
+    drivers: [...SPLASHED, by('underfeeding', 1.3, 0.2, { why: 'a hungry plant resists it less' })],
     records: [needs('wet-within-three-weeks', 0.2, 'its spores need wet leaves'), OVERWINTERS],
     remedies: LEAF_SPOT_REMEDIES,
     lookAlikes: { 'septoria-leaf-spot': 'many small spots with pale centres, no rings', 'leaf-ageing': 'yellowing without spots', 'late-blight': 'large greasy blotches that spread fast in cool, wet weather' },
