@@ -1,5 +1,5 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
-import type { WarnsOf } from '@candid-leaf/core/season';
+import type { HangPlan, WarnsOf } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
 import { FINITE, type Part, type TimerSet } from '@candid-leaf/core/records';
 import type { OrderParts } from '@candid-leaf/core/water';
@@ -91,6 +91,8 @@ export interface TaskDto {
   walk?: { why: string[]; undersides: boolean; parts: Part[] };
   /** a dated list, if there is more than one act */
   acts?: { on: Day; text: string }[];
+  /** how shade cloth is hung there */
+  hang?: HangPlan;
   /** nobody answered it, and its words did not change, since then: it has stood for over ten days */
   unansweredSince?: Day;
   /** on hold: until when, and why; shown, but not to be done */

@@ -78,6 +78,8 @@ export const SUPPORTS = ['stake', 'cage', 'string', 'panel', 'weave', 'cylinder'
 
 /** What is laid on a bed or hung over it. */
 export const COVERINGS = ['mulch', 'shade', 'roof', 'net'] as const;
+/** Where shade cloth hangs: over the plants, or on one side only. */
+export const SHADE_SIDES = ['over', 'afternoon', 'morning'] as const;
 /** Materials of mulch. */
 export const MULCHES = [
   'straw',

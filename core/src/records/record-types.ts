@@ -244,7 +244,11 @@ export const RECORD_TYPES = {
       if (d.did === 'off') return `${COVERING_NAMES[d.what]} taken off`;
       const deep = d.depthCm != null ? `${f.centimetres(d.depthCm)} of ` : '';
       if (d.what === 'mulch') return `Mulched: ${deep}${d.material && d.material !== 'other' ? d.material : 'mulch'}`;
-      return together([`${COVERING_NAMES[d.what]} put on`, d.blockPct != null ? `${d.blockPct} %` : '']);
+      return together([
+        `${COVERING_NAMES[d.what]} put on`,
+        d.blockPct != null ? `${d.blockPct} %` : '',
+        d.side && d.side !== 'over' ? `on the ${d.side} side` : '',
+      ]);
     },
   }),
   support: kind<'support'>()({

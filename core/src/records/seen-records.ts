@@ -25,6 +25,7 @@ import {
   COMPANIONS,
   COVERINGS,
   MULCHES,
+  SHADE_SIDES,
   SUPPORTS,
   COMPANION_DEEDS,
 } from './choices.js';
@@ -197,6 +198,11 @@ export class Covering extends Dated {
   @Min(0)
   @Max(95)
   blockPct?: number;
+
+  /** where shade cloth hangs; over the plants unless it says otherwise */
+  @IsOptional()
+  @IsIn(SHADE_SIDES)
+  side?: (typeof SHADE_SIDES)[number];
 }
 
 /** A support put up for one plant or a whole bed. */

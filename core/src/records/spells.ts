@@ -22,6 +22,8 @@ const MULCH_MM = 50;
 const WEEDS_MM = 20;
 /** The usual shade cloth for tomatoes and peppers, % (common practice: 30 to 40). */
 export const USUAL_SHADE_PCT = 30;
+/** Share of the day's light that cloth on one side keeps off, of what it keeps off over the plants (judgement). */
+const SIDE_SHARE = { over: 1, afternoon: 0.5, morning: 0.4 } as const;
 
 /** Mulch, shade and rain cover of a bed or pot. */
 export interface Spells {
@@ -60,7 +62,11 @@ export function spellsWith(
         on ? { from, depthMm: (c.depthCm ?? MULCH_MM / 10) * 10, kind: c.material ?? 'mulch' } : null,
       );
     else if (c.what === 'shade')
-      shade = replaced(shade, from, on ? { from, blockPct: c.blockPct ?? USUAL_SHADE_PCT } : null);
+      shade = replaced(
+        shade,
+        from,
+        on ? { from, blockPct: (c.blockPct ?? USUAL_SHADE_PCT) * SIDE_SHARE[c.side ?? 'over'] } : null,
+      );
     else if (c.what === 'roof') roofed = replaced(roofed, from, on ? { from } : null);
   }
   for (const w of weeds)

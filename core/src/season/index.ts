@@ -6,3 +6,4 @@ export * from './wording.js';
 export * from './last-flower.js';
 export * from './season-start.js';
 export * from './growing-year.js';
+export * from './hang-cloth.js';

@@ -4,6 +4,7 @@ import {
   COVERINGS,
   EVENTS,
   MULCHES,
+  SHADE_SIDES,
   PICK_RIPENESS,
   PICK_STATES,
   PICK_USES,
@@ -225,6 +226,7 @@ export const SEEN_TABLES = {
         digits: 0,
         names: ['lightkeptaway', 'blockpct'],
       },
+      { field: 'side', label: 'Side of the shade', holds: 'word', words: SHADE_SIDES, head: 'side', names: ['side'] },
     ],
   },
   supports: {

@@ -1,12 +1,13 @@
-import { stageIn } from '../assessment/growth.js';
+import { sizeIn, stageIn } from '../assessment/growth.js';
 import { type Dealt } from '@candid-leaf/core/support';
 import { dealFor, dealInWords } from '@candid-leaf/core/care';
-import { COVERINGS, type Covering } from '@candid-leaf/core/records';
+import { COVERINGS, type Covering, type SupportPut } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { warmthNote, weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
 import {
   actInWords,
+  hangPlan,
   AHEAD_DAYS,
   hardSpells,
   MULCH_DEPTH_M,
@@ -17,7 +18,7 @@ import {
   type WarningEvent,
 } from '@candid-leaf/core/season';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
-import { laterOf, litresOf } from '@candid-leaf/core/water';
+import { laterOf, litresOf, usualHeightM } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { forecastIn } from '../assessment/weather-lists.js';
@@ -138,6 +139,7 @@ function taskFor(
       dose: null,
       warns: { event: EVENTS[spell.kind], on: warnedOn(spell, s.today) },
       acts: [...said.map(({ on, text }) => ({ on, text })), ...coverAct(s, place, spell, dealt)],
+      ...(acts.some((a) => a.what.act === 'shade') ? hangOver(s, place) : {}),
       cautions: [...new Set(said.flatMap((a) => a.caution ?? []))],
       coverings: acts.flatMap(({ on, what }): Covering[] =>
         on > s.today
@@ -151,6 +153,24 @@ function taskFor(
     },
   ];
 }
+
+/** How the cloth is hung over the plants that stand there. */
+function hangOver(s: GardenSnapshot, place: PlaceEntity): Pick<Task, 'hang'> {
+  const hang = hangPlan(
+    livePlantsIn(s, place.id).map((p) => {
+      const support = s.recordsOf(p.id).findLast((r) => r.type === 'support' && r.day <= s.today);
+      return {
+        name: p.name,
+        heightM: sizeIn(s, p).heightM ?? usualHeightM(p.crop, USUAL_DAY),
+        support: support ? (support.data as SupportPut).what : null,
+        precious: p.worth === 3,
+      };
+    }),
+  );
+  return hang ? { hang } : {};
+}
+/** A plant of unknown height is taken as two months old, days (judgement). */
+const USUAL_DAY = 60;
 
 /** Each night of frost is covered for anew; any other spell is news once. */
 const warnedOn = ({ kind, from, to }: HardSpell, today: Day): Day =>

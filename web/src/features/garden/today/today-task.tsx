@@ -11,6 +11,8 @@ import { TaskRow } from './task-row';
 // the amount stands there at once; how it was computed comes when its script is there
 const LitresOpened = lazy(async () => ({ default: (await import('../../../ui/litres-opened')).LitresOpened }));
 
+const HangCloth = lazy(async () => ({ default: (await import('./hang-cloth')).HangCloth }));
+
 /** One task: a line with its amount and one touch; opened, its reason, steps and answers. */
 export function Task({ task, next }: { task: TaskDto; next: boolean }) {
   const garden = useGarden();
@@ -49,7 +51,7 @@ export function Task({ task, next }: { task: TaskDto; next: boolean }) {
 export function Steps({ task, open }: { task: TaskDto; open: boolean }) {
   const format = useFormat();
   const { today } = useGarden();
-  const { parts, acts, sequence, cautions } = task;
+  const { parts, acts, hang, sequence, cautions } = task;
   const sections = [
     acts && `What to do: ${acts.length} ${acts.length === 1 ? 'thing' : 'things'}`,
     parts && 'Plant by plant',
@@ -69,6 +71,11 @@ export function Steps({ task, open }: { task: TaskDto; open: boolean }) {
                 </li>
               ))}
             </ul>
+          )}
+          {hang && (
+            <Suspense>
+              <HangCloth plan={hang} />
+            </Suspense>
           )}
           {parts && (
             <ul className="mt-1 list-disc pl-5">
