@@ -201,6 +201,40 @@ test('set-ups are saved once, changed with their version, refused with a reason,
   expect(await list()).toEqual([]);
 });
 
+test('in heat a bed gets cloth, drawn with its plants; pots go into the shade, and over film it is laid from outside', async () => {
+  const g = await gardener(app);
+  await potted(g);
+  const heat = async () =>
+    ((await g.agent.get(g.url('/view')).expect(200)).body as GardenView).today.filter((t) => t.source === 'protect');
+  app.station.ahead = { tMaxC: 36 };
+  try {
+    await g.agent.post(g.url('/weather/pull')).expect(200);
+    for (const [name, kind] of [
+      ['Open', 'ground'],
+      ['Tunnel', 'tunnel-bed'],
+    ]) {
+      const id = uuid();
+      await g.agent
+        .put(g.url('/places'))
+        .send({ id, name, kind, texture: 'loam', lengthM: 2, widthM: 0.6 })
+        .expect(200);
+      const grown = { crop: 'tomato', type: 'slicer', stage: 'fruiting', transplantedOn: '2026-05-08', heightM: 1.5 };
+      await g.agent
+        .put(g.url('/plants'))
+        .send({ id: uuid(), placeId: id, name: `In ${name}`, ...grown })
+        .expect(200);
+    }
+    const shaded = await heat();
+    expect(shaded.map((t) => [t.title, t.hang?.on, t.hang?.plants.map((p) => p.name)])).toEqual([
+      ['Heat: Pots', undefined, undefined],
+      ['Heat: Open', 'poles', ['In Open']],
+      ['Heat: Tunnel', undefined, undefined],
+    ]);
+  } finally {
+    app.station.ahead = {};
+  }
+});
+
 test('a heat wave ahead is in Today with dates and amounts, changes with the forecast, and can be postponed or done', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);

@@ -61,7 +61,7 @@ const ON: Record<HangPlan['on'], (h: string) => string> = {
 
 /** Returns the steps of hanging it, in order. */
 export const hangInWords = (p: HangPlan, f: Formatter): string[] => [
-  ON[p.on](f.centimetres(p.heightM * 100)),
+  ON[p.on](f.metres(p.heightM)),
   `Let it hang down ${f.centimetres(p.dropM * 100)} on the side of the late-afternoon sun.`,
   ...(p.morningFor.length > 0 ? [`Hang a piece on the morning side too, for ${p.morningFor.join(' and ')}.`] : []),
   `Fasten it with ${p.clips} clips: loose cloth in the wind breaks what it should protect.`,

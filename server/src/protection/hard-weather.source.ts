@@ -1,7 +1,7 @@
 import { sizeIn, stageIn } from '../assessment/growth.js';
 import { type Dealt } from '@candid-leaf/core/support';
 import { dealFor, dealInWords } from '@candid-leaf/core/care';
-import { COVERINGS, type Covering, type SupportPut } from '@candid-leaf/core/records';
+import { COVERINGS, type Covering, isUnderGlass, type SupportPut } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { warmthNote, weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
@@ -156,6 +156,8 @@ function taskFor(
 
 /** How the cloth is hung over the plants that stand there. */
 function hangOver(s: GardenSnapshot, place: PlaceEntity): Pick<Task, 'hang'> {
+  // over film and glass it is laid from outside
+  if (isUnderGlass(place)) return {};
   const hang = hangPlan(
     livePlantsIn(s, place.id).map((p) => {
       const support = s.recordsOf(p.id).findLast((r) => r.type === 'support' && r.day <= s.today);

@@ -17,12 +17,13 @@ export function HangCloth({ plan }: { plan: HangPlan }) {
   const step = (WIDTH - 2 * SIDE) / plan.plants.length;
   const top = y(plan.heightM);
   return (
-    <figure className="mt-1">
+    <figure className="mt-2">
+      <figcaption className="font-semibold">How to hang the cloth</figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full max-w-sm"
         role="img"
-        aria-label={`Cloth ${f.centimetres(plan.heightM * 100)} above the ground, hanging down on the side of the late-afternoon sun`}
+        aria-label={`Cloth ${f.metres(plan.heightM)} above the ground, hanging down on the side of the late-afternoon sun`}
       >
         <path d={`M4 ${GROUND}H${WIDTH - 4}`} className="stroke-timber" strokeWidth="2" />
         {plan.on !== 'cages' && (
@@ -40,9 +41,9 @@ export function HangCloth({ plan }: { plan: HangPlan }) {
               <path d={`M${x} ${GROUND}V${y(p.heightM)}`} className="stroke-greendark" strokeWidth="2" />
               <ellipse
                 cx={x}
-                cy={y(p.heightM * 0.55)}
+                cy={y(p.heightM * 0.52)}
                 rx={wide}
-                ry={(p.heightM * scale) / 2.2}
+                ry={(p.heightM * scale) / 2.1}
                 className="fill-green"
                 opacity="0.75"
               />
