@@ -7,6 +7,7 @@ export * from './facts.js';
 export * from './faults.js';
 export * from './inspections.js';
 export * from './record-types.js';
+export * from './record-words.js';
 export * from './observation.js';
 export * from './old-names.js';
 export * from './parts.js';

@@ -1,8 +1,8 @@
 import { TRACKS, type Track } from '@candid-leaf/core/records';
 import { CircleHelp } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useFormat } from '../lib/garden-context';
+import { Opens } from '../ui/opens';
 import { DueMark, TrackMark } from '../ui/track-mark';
 
 const TRACK_WORDS: Record<Track, string> = {
@@ -23,21 +23,13 @@ interface Props {
 export function RibbonLegend({ lowC, highC }: Props) {
   const format = useFormat();
   return (
-    <Popover.Root>
-      <Popover.Trigger
-        className="grid w-11 shrink-0 place-items-center text-soft hover:bg-leafwash"
-        aria-label="What the marks of the days mean"
-      >
-        <CircleHelp aria-hidden size={18} />
-      </Popover.Trigger>
-
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={4}
-          collisionPadding={12}
-          aria-label="What the marks of the days mean"
-          className="z-30 w-80 rounded-xl border border-line bg-card p-4 shadow-xl"
-        >
+    <Opens
+      label="What the marks of the days mean"
+      className="grid w-11 shrink-0 place-items-center text-soft hover:bg-leafwash"
+      button={<CircleHelp aria-hidden size={18} />}
+    >
+      {() => (
+        <>
           <ul className="flex flex-col gap-1.5">
             <Line mark={<Bar className="h-5 w-2 rounded-sm bg-warm" />}>
               from night to day temperature; the strip ranges from {format.temperature(lowC)} to{' '}
@@ -61,9 +53,9 @@ export function RibbonLegend({ lowC, highC }: Props) {
             </Line>
           </ul>
           <p className="mt-2 text-sm text-soft">Touch a day to see the water left on it.</p>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </>
+      )}
+    </Opens>
   );
 }
 

@@ -19,7 +19,9 @@ const MOST_AGAIN_MS = 3_600_000;
 /** So many failures in a row are the server's trouble, not one write's. */
 const SERVER_TROUBLE = 3;
 /** From so many failures on, the gardener is offered to put a write aside. */
-export const STUCK_FROM = 3;
+const STUCK_FROM = 3;
+/** Returns whether the server failed at a write so often that it can be put aside. */
+export const isStuck = (w: Waiting): boolean => w.state === 'waiting' && (w.tries ?? 0) >= STUCK_FROM;
 /** How often progress is updated during a long sync, ms. */
 const TELL_MS = 250;
 /** A page killed while sending leaves its write "fresh"; another page sends it after this time, ms. */
