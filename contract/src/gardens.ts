@@ -113,6 +113,28 @@ export class StockInput implements Stock {
   @Min(0, STOCK)
   @Max(10_000, STOCK)
   ties?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  barrelL?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  roofM2?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  barrelSeenL?: number | null;
+
+  @IsOptional()
+  @IsCalendarDay()
+  barrelSeenOn?: Day | null;
 }
 
 /** Days on which a week may start. */
@@ -156,6 +178,11 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsBoolean()
   organicOnly?: boolean | null;
+
+  /** may be counted with other gardens of its region; no if left out */
+  @IsOptional()
+  @IsBoolean()
+  shareCounts?: boolean | null;
 
   /** supports and covers in the shed */
   @IsPart(() => StockInput, { optional: true })

@@ -1,6 +1,6 @@
 import type { Habit } from '@candid-leaf/core/prevented';
 import type { RemedyCode } from '@candid-leaf/core/diagnosis';
-import type { DisorderCode } from '@candid-leaf/core/records';
+import type { Crop, DisorderCode } from '@candid-leaf/core/records';
 import type { HarvestReport, PlantingDates, TroubleOverYears } from '@candid-leaf/core/reports';
 import type { GrowingYear } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
@@ -35,6 +35,16 @@ export interface YearsView {
   troubles: TroubleOverYears[];
 }
 
+/** What gardens of a region have in common: counts of at least five gardens, without names or places. */
+export interface AroundView {
+  /** gardens that are counted; null if fewer than five */
+  gardens: number | null;
+  /** problems of the last month */
+  troubles: { label: string; gardens: number }[];
+  helped: { label: string; remedy: string; gardens: number; worked: number }[];
+  firstRipe: { crop: Crop; on: Day; gardens: number }[];
+}
+
 /** Fruit laid out to ripen. */
 export interface ShelfRow {
   plant: string;
@@ -64,4 +74,6 @@ export interface SeasonReportView {
   /** newest first */
   compared: ComparedSeason[];
   years: YearsView;
+  /** null if this garden has not agreed to be counted */
+  around: AroundView | null;
 }

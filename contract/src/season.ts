@@ -118,6 +118,8 @@ export interface SeasonView {
   needs: Needs | null;
   /** warmest usual daily maximum of a month here, °C */
   hottestC: number;
+  /** seedlings were eaten here before: some are sown to spare */
+  nibbled: boolean;
   /** for the current season, while sowing is possible: where a second crop fits, and where not, with the reason */
   second: { by: Day; places: SecondCropPlace[] } | null;
 }

@@ -1,3 +1,4 @@
+import type { BarrelLevel } from '@candid-leaf/core/water';
 import { type SupportPlan } from '@candid-leaf/core/support';
 import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
@@ -77,6 +78,8 @@ export interface GardenView {
   today: TaskDto[];
   /** the six days after today, by day */
   week: WeekLine[];
+  /** what is in the rain barrel; null where none is described */
+  barrel: BarrelLevel | null;
   weather: WeatherState;
 }
 

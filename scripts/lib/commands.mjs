@@ -34,6 +34,7 @@ export const HOW = {
   'npm run fuzz': { env: { FUZZ_RUNS: '20' } },
   'npm run fuzz-files': { env: { FUZZ_RUNS: '5' } },
   'npm run lint': {},
+  'npm run measures': {},
   'npm run mutate': { as: 'npm run mutate -- --mutate core/src/units/lists.ts' },
   'npm run restore': {
     as: 'npm run restore -- "$(ls .data/backups/*.sql.gz)"',

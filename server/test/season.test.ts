@@ -680,6 +680,55 @@ describe('the year’s end', () => {
     ]);
   });
 
+  test('gardens nearby are counted only if they agreed, from five on, and only what five share', async () => {
+    const near = { latitude: 47.3, longitude: 11.2 };
+    const gardens = [];
+    for (let i = 0; i < 6; i++) {
+      const g = await garden();
+      // the sixth is in another region
+      const place = i === 5 ? { latitude: 48.3, longitude: 11.2 } : near;
+      const share = (shareCounts: boolean | null) =>
+        g.settings().then((x) =>
+          g.agent
+            .put('/api/gardens')
+            .send({ ...x, ...place, shareCounts })
+            .expect(200),
+        );
+      await share(i === 0 ? null : true);
+      const plant = await g.plant(g.bed, { name: 'A', transplantedOn: '2026-05-08' });
+      await g.record(
+        'picking',
+        { plantId: plant },
+        { date: `2026-07-1${i}`, state: 'sound', use: 'eaten', grams: 100 },
+      );
+      const db = await app.connect();
+      const treated = (disorder: string) =>
+        db.query(
+          `INSERT INTO treatment (id, gardenId, plantId, disorder, openedOn, followUpOn, successIs, report, remedies, step, outcome)
+           VALUES (?, ?, ?, ?, '2026-07-02', '2026-07-16', 'x', '{}', '["water-jet"]', 1, 'worked')`,
+          [uuid(), g.garden, plant, disorder],
+        );
+      await treated('aphids');
+      if (i < 4) await treated('early-blight');
+      await db.end();
+      gardens.push({ ...g, share });
+    }
+    const [first] = gardens;
+    // it has not agreed: it neither sees nor is seen
+    expect((await report(first!)).around).toBeNull();
+    expect((await report(gardens[1]!)).around).toMatchObject({ gardens: null, troubles: [] });
+    expect((await report(gardens[5]!)).around).toMatchObject({ gardens: null });
+    await first!.share(true);
+    expect((await report(gardens[1]!)).around).toEqual({
+      gardens: 5,
+      troubles: [{ label: 'Aphids', gardens: 5 }],
+      helped: [{ label: 'Aphids', remedy: expect.stringMatching(/Rinse/), gardens: 5, worked: 5 }],
+      firstRipe: [{ crop: 'tomato', on: '2026-07-12', gardens: 5 }],
+    });
+    await first!.share(null);
+    expect((await report(gardens[1]!)).around).toMatchObject({ gardens: null, helped: [] });
+  });
+
   test('the ripening shelf shows what and until when; eaten or spoilt, it is gone; sauce in litres', async () => {
     const g = await garden();
     const plant = await g.plant(g.bed, { name: 'Plum', type: 'paste' });

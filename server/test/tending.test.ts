@@ -174,3 +174,23 @@ test('trusses are counted, companion plants recorded; impossible ones are refuse
   // the case file's open format knows neither, and the case is whole without them
   await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200);
 });
+
+test('the rain barrel: since it was looked into, rain on the roof fills it and cans empty it; a hose does not', async () => {
+  const g = await garden();
+  const bed = await g.place({ name: 'By can' });
+  await g.plant(bed, { name: 'A' });
+  await g.plant(bed, { name: 'B' });
+  const hosed = await g.place({ name: 'By hose', irrigation: 'hose' });
+  await g.plant(hosed, { name: 'C' });
+  await g.weather();
+  expect((await g.view()).barrel).toBeNull();
+  const back = (days: number) => addDays(TODAY, -days);
+  await g.stock({ barrelL: 300, roofM2: 20, barrelSeenL: 100, barrelSeenOn: back(3) });
+  expect((await g.view()).barrel).toEqual({ litres: 100, volumeL: 300, comingL: 0 });
+  await g.record('watering', { placeId: bed }, { date: back(3), litres: 9 });
+  await g.record('watering', { placeId: bed }, { date: back(2), litres: 5 });
+  await g.record('watering', { placeId: hosed }, { date: back(2), litres: 30 });
+  await g.record('rain-gauge', {}, { date: back(1), rainMm: 6 });
+  // two plants by 5 L each; 6 mm on 20 m² are 85 L
+  expect((await g.view()).barrel!.litres).toBe(175);
+});

@@ -10,6 +10,8 @@ import { roundTo } from '../units/rounding.js';
 const SEEDS_A_CELL = 2;
 /** Share lost between cell and bed (judgement). */
 const LOST_SHARE = 0.15;
+/** The same where seedlings were eaten before (judgement). */
+const NIBBLED_SHARE = 0.35;
 
 /** Cells to sow, and seeds for them. */
 export interface SeedNeed {
@@ -19,11 +21,12 @@ export interface SeedNeed {
 
 /**
  * Returns cells and seeds for a number of plants, with spares for losses: at least one cell more than plants.
+ * @param nibbled seedlings were eaten in this garden before
  * @example seedsFor(6) // { cells: 8, seeds: 16 }
  */
-export function seedsFor(plants: number): SeedNeed {
+export function seedsFor(plants: number, nibbled = false): SeedNeed {
   if (plants <= 0) return { cells: 0, seeds: 0 };
-  const cells = Math.max(plants + 1, Math.ceil(plants / (1 - LOST_SHARE)));
+  const cells = Math.max(plants + 1, Math.ceil(plants / (1 - (nibbled ? NIBBLED_SHARE : LOST_SHARE))));
   return { cells, seeds: cells * SEEDS_A_CELL };
 }
 

@@ -101,6 +101,20 @@ export class PlantingMake {
   @Max(200_000)
   trayWetG?: number | null;
 
+  /** what one cell holds, mL */
+  @IsOptional()
+  @IsInt()
+  @Min(5)
+  @Max(1000, { message: 'must be 5 to 1000 mL' })
+  cellMl?: number | null;
+
+  /** what one pot holds that they are potted on to, mL */
+  @IsOptional()
+  @IsInt()
+  @Min(50)
+  @Max(10_000, { message: 'must be 50 to 10,000 mL' })
+  potMl?: number | null;
+
   @IsListOf(() => SeedlingLook, { most: 60, optional: true })
   looks?: SeedlingLook[] | null;
 

@@ -4,7 +4,7 @@ import { addDays, type Day } from '../units/day.js';
 import { must } from '../units/lists.js';
 
 /** What young plants look like before planting out, and what to do. Source: common practice, from memory. */
-export const SEEDLING_LOOKS = ['sound', 'leggy', 'fallen', 'gnawed'] as const;
+export const SEEDLING_LOOKS = ['sound', 'leggy', 'scorched', 'fallen', 'gnawed'] as const;
 /** How seedlings look. */
 export type SeedlingLookCode = (typeof SEEDLING_LOOKS)[number];
 
@@ -41,6 +41,17 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
     losses: false,
   },
   {
+    code: 'scorched',
+    label: 'Bleached or crisp on top',
+    is: 'Too much light at once: the lamp is too near, or the sun came too soon.',
+    acts: [
+      'Raise the lamp by a hand’s width, and lower it again by a finger’s width a day.',
+      'Burnt leaves stay burnt; new ones come green.',
+    ],
+    againDays: 3,
+    losses: false,
+  },
+  {
     code: 'fallen',
     label: 'Collapsed at the soil line',
     is: 'Damping off: a rot at the soil line, in wet mix and still air.',
@@ -55,10 +66,10 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
   {
     code: 'gnawed',
     label: 'Eaten',
-    is: 'Slugs, woodlice or mice.',
+    is: 'Slugs, woodlice, mice, rats or possums.',
     acts: [
       'Lift the tray off the ground, and check under it in the evening with a torch.',
-      'Put a cut bottle over each until it is 30 cm (1 ft) tall.',
+      'Put a cut bottle over each until it is 30 cm (1 ft) tall; against mice and rats, wire mesh over the tray.',
       CAUTIONS['cut-bottle'],
     ],
     againDays: 1,

@@ -23,6 +23,15 @@ const USED_SHARE = 0.5;
 /** Until the seedlings are up, the covered tray hardly dries, days. */
 const COVERED_DAYS = 7;
 const COVERED_EVERY = 3;
+/** Just potted on, roots fill a corner of the mix: it dries more slowly (common practice; judgement: a week, half as long again). */
+const JUST_POTTED = { days: 7, longer: 1.5 } as const;
+
+/**
+ * Returns the mix in a round pot by its width at the rim, mL: nine tenths as high as wide, a little narrower below, filled to
+ * a finger under its rim (common practice: 9 cm hold about 0.35 L).
+ * @example potMlOf(9) // 350
+ */
+export const potMlOf = (acrossCm: number): number => Math.round(0.48 * acrossCm ** 3);
 
 /** What watering a seed tray depends on. Weights in grams. */
 export interface TrayQuestion {
@@ -32,6 +41,9 @@ export interface TrayQuestion {
   wateredOn?: Day | null;
   /** cells or pots that still have plants */
   count: number;
+  /** mix in one cell, and in one pot, as bought, mL; the usual sizes if not known */
+  cellMl?: number | null;
+  potMl?: number | null;
   /** weight of the tray, watered and drained, g */
   wetG?: number | null;
   today: Day;
@@ -48,12 +60,15 @@ interface TrayWater {
 
 /** Returns when to check the tray next, and how much it takes. A millilitre of water weighs a gram. */
 export function trayWater(q: TrayQuestion): TrayWater {
-  const vessel = VESSELS[q.pottedOn ? 'pot' : 'cell'];
+  const usualVessel = VESSELS[q.pottedOn ? 'pot' : 'cell'];
+  const vessel = { ...usualVessel, mixMl: (q.pottedOn ? q.potMl : q.cellMl) ?? usualVessel.mixMl };
   const { fieldCapacity, wiltingPoint } = SOILS['potting-mix'];
   const letsGoMl = vessel.mixMl * (fieldCapacity - wiltingPoint);
   const usedMl = letsGoMl * USED_SHARE;
   const covered = !q.pottedOn && q.today < addDays(q.sownOn, COVERED_DAYS);
-  const everyDays = covered ? COVERED_EVERY : Math.max(1, Math.round(usedMl / vessel.usesMl));
+  const justPotted = q.pottedOn != null && q.today < addDays(q.pottedOn, JUST_POTTED.days);
+  const usual = (usedMl / vessel.usesMl) * (justPotted ? JUST_POTTED.longer : 1);
+  const everyDays = covered ? COVERED_EVERY : Math.max(1, Math.round(usual));
   return {
     everyDays,
     dueOn: q.wateredOn ? addDays(q.wateredOn, everyDays) : addDays(q.pottedOn ?? q.sownOn, everyDays),

@@ -12,6 +12,11 @@ export interface Stock {
   canes?: number | null;
   stringM?: number | null;
   ties?: number | null;
+  /** rain barrel: what it holds, the roof that fills it, and what was in it on a day */
+  barrelL?: number | null;
+  roofM2?: number | null;
+  barrelSeenL?: number | null;
+  barrelSeenOn?: Day | null;
 }
 
 /**

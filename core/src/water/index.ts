@@ -35,3 +35,4 @@ export * from './schedule.js';
 export * from './watering.js';
 export * from './what-if.js';
 export * from './wording.js';
+export * from './barrel.js';

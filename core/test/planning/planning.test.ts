@@ -125,6 +125,9 @@ test('seeds: two to a cell, and always a spare cell', () => {
     { cells: 24, seeds: 48 },
   ]);
   expect(seedsFor(0)).toEqual({ cells: 0, seeds: 0 });
+  // where seedlings were eaten, more are sown
+  expect(seedsFor(10, true).cells).toBe(16);
+  expect(seedsFor(10).cells).toBeLessThan(16);
 });
 
 test('what must be at hand: a bed counts once, a pot needs no mulch by the square metre, the harvest is a range', () => {

@@ -8,6 +8,7 @@ import {
   plantingSequence,
   SEEDLING_ROWS,
   thinOn,
+  potMlOf,
   trayWater,
   type PlantingDay,
   type TrayQuestion,
@@ -22,18 +23,23 @@ describe('watering from below', () => {
     expect(tray()).toEqual({ everyDays: 1, dueOn: '2026-03-06', ml: 100, lightG: null });
     // eight cells: 55 mL, poured as 100
     expect(tray({ count: 8 }).ml).toBe(100);
-    // a 9 cm pot of 350 mL: 43.75 mL, at 22 mL a day two days
-    expect(tray({ pottedOn: '2026-03-18', wateredOn: '2026-03-19', count: 4 })).toEqual({
+    // a 9 cm pot of 350 mL: 43.75 mL, at 22 mL a day two days; just potted on, half as long again
+    const pots = { pottedOn: '2026-03-18', wateredOn: '2026-03-25', count: 4 };
+    expect(tray({ ...pots, today: '2026-03-25' })).toEqual({
       everyDays: 2,
-      dueOn: '2026-03-21',
+      dueOn: '2026-03-27',
       ml: 200,
       lightG: null,
     });
+    expect(tray({ ...pots, today: '2026-03-24' }).everyDays).toBe(3);
+    // as bought: 11 cm across is about 0.64 L, and waits longer
+    expect(tray({ ...pots, today: '2026-03-25', potMl: potMlOf(11) }).everyDays).toBe(4);
+    expect(tray({ cellMl: 120 }).everyDays).toBe(3);
   });
   test('by weight: a gram a millilitre; under its cover it hardly dries', () => {
     expect(tray({ wetG: 1500 }).lightG).toBe(1425);
     expect(tray({ today: '2026-03-08' }).everyDays).toBe(3);
-    expect(tray({ today: '2026-03-08', pottedOn: '2026-03-07' }).everyDays).toBe(2);
+    expect(tray({ today: '2026-03-08', pottedOn: '2026-03-07' }).everyDays).toBe(3);
   });
   test('property: more cells never take less, nor weigh more when light; a watering always moves the day on', () => {
     fc.assert(

@@ -58,6 +58,8 @@ import { BedRules1700002300000 } from './migrations/1700002300000-bed-rules.js';
 import { FoundOnPlants1700002400000 } from './migrations/1700002400000-found-on-plants.js';
 import { WeatherSources1700002500000 } from './migrations/1700002500000-weather-sources.js';
 import { Messages1700002600000 } from './migrations/1700002600000-messages.js';
+import { SeedlingVessels1700002700000 } from './migrations/1700002700000-seedling-vessels.js';
+import { ShareCounts1700002800000 } from './migrations/1700002800000-share-counts.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -134,6 +136,8 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     FoundOnPlants1700002400000,
     WeatherSources1700002500000,
     Messages1700002600000,
+    SeedlingVessels1700002700000,
+    ShareCounts1700002800000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -53,6 +53,10 @@ export class GardenEntity {
   @Column('boolean', { nullable: true })
   organicOnly: boolean | null;
 
+  /** it is counted with other gardens of its region */
+  @Column('boolean', { nullable: true })
+  shareCounts: boolean | null;
+
   /** supports and covers in the shed */
   @Column('simple-json', { nullable: true })
   stock: Stock | null;

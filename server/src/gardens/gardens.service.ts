@@ -77,6 +77,7 @@ export class GardensService {
         pinnedDate: rest.pinnedDate ?? null,
         away: rest.away ?? null,
         organicOnly: rest.organicOnly ?? null,
+        shareCounts: rest.shareCounts ?? null,
         starter: rest.starter ?? null,
         pepperFeed: rest.pepperFeed ?? null,
         stock: rest.stock ?? null,

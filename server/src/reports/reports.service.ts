@@ -16,6 +16,7 @@ import { RecordEntity } from '../records/record.entity.js';
 import { varietyName, modeOf, placeOf, seasonOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { roundTo } from '@candid-leaf/core/units';
+import { AroundService } from './around.service.js';
 import { plantsOf, seasonsOf, seasonWith, YearsService } from './years.service.js';
 
 /** Most seasons to compare. */
@@ -29,6 +30,7 @@ export class ReportsService {
     @InjectDataSource() private readonly db: DataSource,
     private readonly snapshots: Snapshots,
     private readonly years: YearsService,
+    private readonly around: AroundService,
   ) {}
 
   async report(gardenId: string, asked?: number): Promise<SeasonReportView> {
@@ -52,6 +54,7 @@ export class ReportsService {
       shelf: await this.shelf(s, season),
       cooked: await this.cooked(s, season),
       compared,
+      around: await this.around.of(s, season),
       years: await this.years.over(
         s,
         compared.map((c) => seasonWith(s, c)),

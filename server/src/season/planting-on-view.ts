@@ -153,8 +153,12 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
 /** Returns earlier crops and problems of a bed: from the gardener, and filled in automatically. */
 export const groundOf = (place: PlaceEntity): EarlierYear[] => [...place.history, ...(place.grown ?? [])];
 
+/** Returns whether seedlings were eaten in this garden before: then some are sown to spare. */
+export const wereNibbled = (plantings: readonly PlantingEntity[]): boolean =>
+  plantings.some((p) => p.looks?.some((l) => l.what === 'gnawed'));
+
 /** Returns a planting with rotation, dates and warnings. */
-export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOnView {
+export function plantingOnView(s: GardenSnapshot, p: PlantingEntity, nibbled: boolean): PlantingOnView {
   const variety = s.varietyOf(p);
   const place = placeOf(s, p);
   const shields = shieldsFrom(variety?.letters, p.crop);
@@ -166,7 +170,7 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
     planting: plantingDto(p),
     variety: varietyName(variety, p.crop),
     place: place?.name ?? '',
-    seeds: seedsFor(p.count),
+    seeds: seedsFor(p.count, nibbled),
     standing,
     rotation,
     rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground', standing }, p.crop),

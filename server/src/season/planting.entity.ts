@@ -45,6 +45,13 @@ export class PlantingEntity extends GardenRow {
   @Column('double', { nullable: true })
   trayWetG: number | null;
 
+  /** what one cell and one pot hold, mL */
+  @Column('int', { nullable: true })
+  cellMl: number | null;
+
+  @Column('int', { nullable: true })
+  potMl: number | null;
+
   @Column('simple-json', { nullable: true })
   looks: SeedlingLook[] | null;
 

@@ -45,6 +45,8 @@ export class PlantingsService {
       thinnedOn: make.thinnedOn ?? null,
       trayDays: make.trayDays ?? null,
       trayWetG: make.trayWetG ?? null,
+      cellMl: make.cellMl ?? null,
+      potMl: make.potMl ?? null,
       looks: make.looks ?? null,
       aim: make.aim ?? null,
       spots: make.spots ?? null,

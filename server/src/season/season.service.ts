@@ -18,6 +18,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
 import {
   hottestOf,
+  wereNibbled,
   doneOf,
   furthestOf,
   datesOf,
@@ -60,6 +61,7 @@ export class SeasonService {
     const past = season.to < today.today;
     const s = past ? { ...(await this.snapshots.asOf(gardenId, season.to)), plants: today.plants } : today;
     const all = await this.plantings.of(gardenId);
+    const nibbled = wereNibbled(all);
     const own = all.filter((p) => p.year === year);
     const plants = s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);
     return {
@@ -68,13 +70,14 @@ export class SeasonService {
       today: today.today,
       past,
       lines: linesOf(s, year, own, plants, !past),
-      plantings: own.map((p) => plantingOnView(s, p)),
+      plantings: own.map((p) => plantingOnView(s, p, nibbled)),
       stood: stoodIn(today, year),
       notes: await this.notes.of(gardenId, year),
       before: await this.lookBack(today, year - 1),
       grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
       second: year === now.year ? secondIn(today, year) : null,
       hottestC: hottestOf(s),
+      nibbled,
       needs: past ? null : needsIn(s, own, plants),
     };
   }

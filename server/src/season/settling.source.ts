@@ -42,7 +42,7 @@ export class SettlingSource extends RecordingSource {
             remedy: null,
             dose: null,
             cautions: [
-              'Collect them by hand; a cut bottle over each plant keeps the rest off.',
+              'Collect them by hand; a cut bottle over each plant keeps the rest off, mice and possums too.',
               CAUTIONS['cut-bottle'],
             ],
           },

@@ -33,6 +33,7 @@ import { recordDto } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { thisWeek } from '../today/this-week.js';
 import { TodayService } from '../today/today.service.js';
+import { barrelIn } from '../water/barrel.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 import { weatherDto } from '../weather/weather-days.js';
 import { stateOf } from '../weather/outside-weather.service.js';
@@ -65,6 +66,7 @@ export class ViewsService {
       places: livePlaces(s).map((p) => placeOnView(s, p, assessed.get(p.id)?.plants ?? new Map())),
       today: due,
       week: thisWeek(all, s.today, s.format),
+      barrel: barrelIn(s),
       weather: stateOf(s.garden, s.weather, this.config),
     };
   }

@@ -11,7 +11,7 @@ import { PlantEntity } from '../../plants/plant.entity.js';
 import { updateRows } from '../../shared/rows.js';
 import { TaskSource, type Task } from '../../today/task-source.js';
 import { PlantingEntity } from '../planting.entity.js';
-import { gateOf, modeOf } from '../planting-on-view.js';
+import { gateOf, modeOf, wereNibbled } from '../planting-on-view.js';
 import { PlantingsService } from '../plantings.service.js';
 import { outTasks, stepOn } from './out-tasks.js';
 import { plantOut } from './plant-out.js';
@@ -39,10 +39,11 @@ export class RaisingSource extends TaskSource {
   async list(s: GardenSnapshot): Promise<Task[]> {
     const now = growingYearOf(s.today, s.garden.latitude, modeOf(s)).year;
     const rows = await this.plantings.of(s.garden.id);
+    const nibbled = wereNibbled(rows);
     const tasks: Task[] = [];
     for (const p of rows)
       if ((p.year === now || p.year === now + 1) && !p.plantedOn) {
-        tasks.push(...seedlingTasks(s, p));
+        tasks.push(...seedlingTasks(s, p, nibbled));
         if (p.sownOn) tasks.push(...outTasks(s, p, await this.isBoneDry(s, p)));
       }
     return tasks;
@@ -53,7 +54,11 @@ export class RaisingSource extends TaskSource {
     if (!p || p.plantedOn) return null;
     const set = (change: Partial<PlantingEntity>) =>
       updateRows(m, PlantingEntity, { id: p.id }, change).then(() => null);
-    if (step === 'sow' && !p.sownOn) return set({ sownOn: s.today, cells: p.cells ?? seedsFor(p.count).cells });
+    if (step === 'sow' && !p.sownOn)
+      return set({
+        sownOn: s.today,
+        cells: p.cells ?? seedsFor(p.count, wereNibbled(await this.plantings.of(s.garden.id, undefined, m))).cells,
+      });
     if (step === 'light' && p.sownOn && !p.litOn) return set({ litOn: s.today });
     if (step === 'thin' && p.sownOn && !p.thinnedOn) return set({ thinnedOn: s.today });
     if (step === 'tray' && p.sownOn && !p.trayDays?.includes(s.today))

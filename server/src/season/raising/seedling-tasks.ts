@@ -12,21 +12,35 @@ import { makerOf, type Make } from './make.js';
 const lateTask = (s: GardenSnapshot, task: Make, variety: string, buyBy: Day): Task =>
   task('late', {
     title: `Too late to sow ${variety}`,
-    why: `Sown now it would not ripen here. Buy plants by ${s.format.day(buyBy)}, or delete it on the season’s page`,
+    why: `Sown now it would not ripen here. Buy plants by ${s.format.day(buyBy)}, or delete it on the season’s page. A good one is short, thick and dark green, with white roots, no flowers yet, and nothing under its leaves`,
     dueOn: s.today,
     minutes: 0,
     held: { until: buyBy, because: `too late to sow: buy plants by ${s.format.day(buyBy)}, or skip it this year` },
   });
 
+/** Sowing, in order (common practice). */
+const HOW_TO_SOW = [
+  'Fine, fresh seed mix with little feed: it lets air to the roots, and salt burns none.',
+  'Cover the seeds as deep as they are thick, water, and put the lid on until most are up.',
+  'Warmth below: 22 to 27 °C (72 to 81 °F).',
+];
+/** The lamp, nearer by days. */
+const LAMP = [
+  'Lid off once most are up; a fan on low.',
+  'Hang the lamp a forearm above them on the first two days, a hand’s length on the next two.',
+  'Then 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day: farther off they grow leggy, at once so near they scorch.',
+];
+
 /** From seed to pot: sowing, light, thinning, water from below, checks, potting on. */
-export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
+/** @param nibbled seedlings were eaten in this garden before */
+export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity, nibbled = false): Task[] {
   const place = placeOf(s, p);
   if (!place) return [];
   const { bands } = datesOfPlanting(s, p);
   const band = (what: string) => bands.find((b) => b.what === what)!;
   const variety = varietyName(s.varietyOf(p), p.crop);
   const task = makerOf(p, place);
-  const { cells, seeds } = seedsFor(p.count);
+  const { cells, seeds } = seedsFor(p.count, nibbled);
   if (!p.sownOn) {
     const late = tooLateToSow(bands, s.today);
     if (late) return late.buyBy ? [lateTask(s, task, variety, late.buyBy)] : [];
@@ -37,7 +51,10 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
         why: `Two to a cell; snip the weaker at 2 to 3 cm (1 in). Plant out from ${s.format.day(band('plant-out').from)}`,
         dueOn: band('sow').from,
         minutes: 5 + Math.ceil(cells / 2),
-        cautions: ['Light close above, a fan on, warmth below. Water from below and empty the tray afterwards.'],
+        ...(nibbled
+          ? { sequence: ['Seedlings were eaten here before, so there are some to spare.', ...HOW_TO_SOW] }
+          : { sequence: HOW_TO_SOW }),
+        cautions: ['Water from below and empty the tray afterwards.'],
       }),
     ];
   }
@@ -48,7 +65,8 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     tasks.push(
       task('light', {
         title: `Light and air for ${variety}`,
-        why: 'They come up about now. Light 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day. Cover off, fan on low, or they grow leggy',
+        why: 'They come up about now, and need light before they stretch',
+        sequence: LAMP,
         dueOn: lightOn(p.sownOn),
         minutes: 5,
         cautions: [CAUTIONS.lights],
@@ -70,6 +88,8 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     wateredOn: p.trayDays?.at(-1) ?? null,
     count: p.pottedOn ? (leftOf(p) ?? p.count) : (p.cells ?? cells),
     // the weight in cells says nothing about pots
+    cellMl: p.cellMl,
+    potMl: p.potMl,
     wetG: p.pottedOn ? null : p.trayWetG,
     today: s.today,
   });

@@ -100,7 +100,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
           {chosen ? (
             <DayPanel key={chosen.day} day={chosen} service={view.weather.service} />
           ) : (
-            <TodayList tasks={today} week={week} orderOf={(t) => orderOf(places, t)} />
+            <TodayList tasks={today} week={week} barrel={view.barrel} orderOf={(t) => orderOf(places, t)} />
           )}
           {wide && asked}
         </div>

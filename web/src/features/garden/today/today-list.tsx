@@ -1,4 +1,4 @@
-import type { TaskDto, WeekLine } from '@candid-leaf/contract';
+import type { GardenView, TaskDto, WeekLine } from '@candid-leaf/contract';
 import { fillTime } from '@candid-leaf/core/budget';
 import { lazy, Suspense, useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
@@ -20,12 +20,13 @@ interface Props {
   tasks: readonly TaskDto[];
   /** what comes in the days after */
   week: readonly WeekLine[];
+  barrel: GardenView['barrel'];
   /** its place in the walking order; null: none */
   orderOf: (task: TaskDto) => number | null;
 }
 
 /** Today: short, each task with amount and reason, done or postponed with one touch. Tasks on hold show until when. */
-export function TodayList({ tasks, week, orderOf }: Props) {
+export function TodayList({ tasks, week, barrel, orderOf }: Props) {
   const format = useFormat();
   const { today } = useGarden();
   const [budget, setBudget] = useState<number | null>(null);
@@ -56,6 +57,7 @@ export function TodayList({ tasks, week, orderOf }: Props) {
           <p className="text-sm text-soft">
             {lines.length} {lines.length === 1 ? 'thing' : 'things'}, {minutes} minutes
             {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
+            {litres > 0 && barrel ? ` (about ${format.litres(barrel.litres)} in the barrel)` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
             {(budget === null ? lines.slice(0, most) : lines).map((l, i) => (

@@ -16,6 +16,7 @@ import {
   seedsFor,
   spacingOf,
 } from '@candid-leaf/core/planning';
+import { potMlOf } from '@candid-leaf/core/raising';
 import { seasonYear } from '@candid-leaf/core/season';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -40,6 +41,7 @@ interface Props {
   view: GardenView;
   grounds: SeasonView['grounds'];
   hottestC: number;
+  nibbled: boolean;
   onDone: () => void;
 }
 
@@ -59,6 +61,7 @@ function Form({
   view,
   grounds,
   hottestC,
+  nibbled,
   onDone,
   varieties,
 }: Props & { varieties: readonly VarietyDto[] }) {
@@ -146,6 +149,13 @@ function Form({
               <F.Date name="sownOn" label="Sown on" none="not sown yet" />
               <F.Amount name="cells" label="Cells sown" quantity="count" />
               <F.Amount name="lost" label="Seedlings lost" quantity="count" />
+              <F.Amount name="cellMl" label="A cell holds, mL" quantity="count" hint="Usually 50." />
+              <F.Amount
+                name="potMl"
+                label="A pot holds, mL"
+                quantity="count"
+                hint={`By its width: ${[9, 11, 13].map((cm) => `${format.centimetres(cm)} hold ${potMlOf(cm)}`).join(', ')}.`}
+              />
               <F.Amount
                 name="trayWetG"
                 label="Weight of the tray, watered and drained"
@@ -177,7 +187,7 @@ function Form({
             ))}
             {count > 0 && (
               <p>
-                {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
+                {seedsFor(count, nibbled).cells} cells, {seedsFor(count, nibbled).seeds} seeds.
               </p>
             )}
           </div>

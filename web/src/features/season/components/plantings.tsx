@@ -25,6 +25,7 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
             view={view}
             grounds={season.grounds}
             hottestC={season.hottestC}
+            nibbled={season.nibbled}
             onDone={() => setOpen(null)}
           />
         ) : (
@@ -45,6 +46,7 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
             view={view}
             grounds={season.grounds}
             hottestC={season.hottestC}
+            nibbled={season.nibbled}
             onDone={() => setOpen(null)}
           />
         ) : (

@@ -50,6 +50,18 @@ export function OwnRules({ control }: { control: Control<GardenInput> }) {
         name="pepperFeed"
         {...emptyIsUnknown}
       />
+      <FormSelect
+        control={control}
+        label="Compare with gardens nearby"
+        className="sm:col-span-2"
+        hint="Only counts of five or more gardens in a region of about 50 km (30 miles). No names, no places."
+        options={[
+          ['', 'no'],
+          ['true', 'yes: count this garden, and show me the counts'],
+        ]}
+        name="shareCounts"
+        {...asFlag}
+      />
     </FormCard>
   );
 }

@@ -1,20 +1,22 @@
-import { StockInput, type GardenDto } from '@candid-leaf/contract';
+import { StockInput, type GardenDto, type GardenView } from '@candid-leaf/contract';
 import { useForm } from 'react-hook-form';
 import { Button } from '../../../ui/button';
 import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
+import { useFormat } from '../../../lib/garden-context';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../../data/gardens';
 import { ShedPage } from '../../../frame/shed-page';
 
-/** Supports and covers in stock. */
+/** Supports, covers and rainwater in stock. */
 export function StockScreen() {
-  return <ShedPage>{(view) => <Stock key={view.garden.version} garden={view.garden} />}</ShedPage>;
+  return <ShedPage>{(view) => <Stock key={view.garden.version} garden={view.garden} barrel={view.barrel} />}</ShedPage>;
 }
 
-function Stock({ garden }: { garden: GardenDto }) {
+function Stock({ garden, barrel }: { garden: GardenDto; barrel: GardenView['barrel'] }) {
+  const f = useFormat();
   const save = useWrite(saveGarden, garden.id);
   const say = useSay();
   const { control, handleSubmit, setError, formState } = useForm<StockInput>({
@@ -24,7 +26,10 @@ function Stock({ garden }: { garden: GardenDto }) {
   const submit = handleSubmit(async (stock) => {
     const { today: _t, ...input } = garden;
     try {
-      await save.send({ garden: { ...input, stock } });
+      // a level that was typed is one that was seen
+      const seen = stock.barrelSeenL !== garden.stock?.barrelSeenL;
+      const barrelSeenOn = stock.barrelSeenL == null ? null : seen ? garden.today : garden.stock?.barrelSeenOn;
+      await save.send({ garden: { ...input, stock: { ...stock, barrelSeenOn } } });
       say('Stock saved. Shortages are shown before heat or frost.');
     } catch (error) {
       applyFaults(error, setError, (path) => path.replace(/^stock\./, ''));
@@ -47,6 +52,19 @@ function Stock({ garden }: { garden: GardenDto }) {
           <MeasuredField control={control} name="canes" label="Short canes" quantity="count" min={0} />
           <MeasuredField control={control} name="stringM" label="String" quantity="metres" min={0} />
           <MeasuredField control={control} name="ties" label="Ties" quantity="count" min={0} />
+        </FormCard>
+      </FormCards>
+      <FormCards>
+        <FormCard title="Rain barrel">
+          <MeasuredField control={control} name="barrelL" label="It holds" quantity="litres" min={0} />
+          <MeasuredField control={control} name="roofM2" label="Roof that fills it" quantity="squareMetres" min={0} />
+          <MeasuredField control={control} name="barrelSeenL" label="In it now" quantity="litres" min={0} />
+          <p className="col-span-2 text-sm text-soft">
+            {barrel
+              ? `By the rain and your waterings since ${f.day(garden.stock!.barrelSeenOn!)}: about ${f.litres(barrel.litres)}.${barrel.comingL > 0 ? ` Rain of the next three days would bring ${f.litres(barrel.comingL)} more.` : ''}`
+              : 'From then on we count the rain on the roof and what you water by can.'}{' '}
+            Keep a tight lid on it: children can drown, and mosquitoes breed.
+          </p>
         </FormCard>
       </FormCards>
       <RootFault errors={formState.errors} />
