@@ -718,6 +718,13 @@ describe('the year’s end', () => {
     expect((await report(first!)).around).toBeNull();
     expect((await report(gardens[1]!)).around).toMatchObject({ gardens: null, troubles: [] });
     expect((await report(gardens[5]!)).around).toMatchObject({ gardens: null });
+    // a second garden of the same person is not a fifth
+    const second = { ...(await gardens[1]!.settings()), ...near, id: uuid(), shareCounts: true };
+    await gardens[1]!.agent
+      .put('/api/gardens')
+      .send({ ...second, version: undefined })
+      .expect(200);
+    expect((await report(gardens[1]!)).around).toMatchObject({ gardens: null });
     await first!.share(true);
     expect((await report(gardens[1]!)).around).toEqual({
       gardens: 5,

@@ -69,7 +69,8 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
     is: 'Slugs, woodlice, mice, rats or possums.',
     acts: [
       'Lift the tray off the ground, and check under it in the evening with a torch.',
-      'Put a cut bottle over each until it is 30 cm (1 ft) tall; against mice and rats, wire mesh over the tray.',
+      'Put a cut bottle over each until it is 30 cm (1 ft) tall.',
+      'Against mice and rats, lay wire mesh over the tray.',
       CAUTIONS['cut-bottle'],
     ],
     againDays: 1,

@@ -23,12 +23,14 @@ export class AroundService {
   async of(s: GardenSnapshot, season: GrowingYear): Promise<AroundView | null> {
     if (!s.garden.shareCounts) return null;
     const region = regionOf(s.garden.latitude, s.garden.longitude ?? 0);
+    // one garden for each person who keeps some: nobody makes up five
     const rows = await this.db.query<{ id: string }[]>(
-      `SELECT id FROM garden WHERE shareCounts = 1 AND latitude >= ? AND latitude < ? AND longitude >= ? AND longitude < ?
-       ORDER BY id LIMIT ${MOST_GARDENS}`,
+      `SELECT MIN(g.id) AS id FROM garden g JOIN membership m ON m.gardenId = g.id AND m.role = 'keep'
+       WHERE g.shareCounts = 1 AND g.latitude >= ? AND g.latitude < ? AND g.longitude >= ? AND g.longitude < ?
+       GROUP BY m.accountId ORDER BY id LIMIT ${MOST_GARDENS}`,
       [region.south, region.north, region.west, region.east],
     );
-    const ids = rows.map((r) => r.id);
+    const ids = [...new Set(rows.map((r) => r.id))];
     if (ids.length < LEAST_GARDENS) return { gardens: null, troubles: [], helped: [], firstRipe: [] };
     return {
       gardens: ids.length,

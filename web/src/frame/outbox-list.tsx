@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Send, TriangleAlert } from 'lucide-react';
 import type { GardenView, RecordInput } from '@candid-leaf/contract';
-import { describeRecord, RECORD_TYPES, type RecordData } from '@candid-leaf/core/records';
+import { describeRecord, RECORD_TYPES } from '@candid-leaf/core/records';
 import type { Formatter } from '@candid-leaf/core/units';
 import { useEffect, useState } from 'react';
 import { api } from '../lib/api';
@@ -172,6 +172,4 @@ function Side({ title, record, onKeep, disabled }: SideProps) {
 
 /** Only the server converts minutes of water to litres. */
 const described = (r: Kept, f: Formatter): string =>
-  r.type === 'watering' && !('litres' in r.data)
-    ? RECORD_TYPES.watering.label
-    : describeRecord(r.type, r.data as RecordData, f);
+  r.type === 'watering' && !('litres' in r.data) ? RECORD_TYPES.watering.label : describeRecord(r.type, r.data, f);

@@ -1,4 +1,4 @@
-import { lazy, startTransition, Suspense, useRef, useState, type ReactNode } from 'react';
+import { lazy, startTransition, Suspense, useState, type ReactNode } from 'react';
 
 // fetched when first opened, so that the page comes sooner
 const Anchored = lazy(async () => ({ default: (await import('./anchored')).Anchored }));
@@ -15,25 +15,24 @@ interface Props {
 
 /** A button that opens a small panel beside itself. */
 export function Opens({ button, label, className, panelClass, children }: Props) {
-  const own = useRef<HTMLButtonElement>(null);
-  const [open, setOpen] = useState(false);
-  const close = (): void => setOpen(false);
+  // the button that was touched, while its panel is open
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (): void => setAnchor(null);
   return (
     <>
       <button
-        ref={own}
         type="button"
         aria-haspopup="dialog"
-        aria-expanded={open}
+        aria-expanded={anchor !== null}
         aria-label={label}
         className={className}
-        onClick={() => startTransition(() => setOpen(!open))}
+        onClick={({ currentTarget }) => startTransition(() => setAnchor(anchor ? null : currentTarget))}
       >
         {button}
       </button>
-      {open && own.current && (
+      {anchor && (
         <Suspense>
-          <Anchored anchor={own.current} onClose={close} label={label} className={panelClass}>
+          <Anchored anchor={anchor} onClose={close} label={label} className={panelClass}>
             {children(close)}
           </Anchored>
         </Suspense>

@@ -28,7 +28,8 @@ const HOW_TO_SOW = [
 const LAMP = [
   'Lid off once most are up; a fan on low.',
   'Hang the lamp a forearm above them on the first two days, a hand’s length on the next two.',
-  'Then 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day: farther off they grow leggy, at once so near they scorch.',
+  'Then 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day.',
+  'Farther off they grow leggy; so near at once, they scorch.',
 ];
 
 /** From seed to pot: sowing, light, thinning, water from below, checks, potting on. */

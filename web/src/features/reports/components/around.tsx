@@ -11,13 +11,15 @@ export function Around({ around }: { around: AroundView | null }) {
   const may = useMay();
   if (around === null)
     return may('keep') ? (
-      <p className="text-soft">
-        To see which problems gardens nearby have and what helped, agree to be counted in{' '}
-        <Link className="underline" to={link('settingsPage', { page: 'rules' })}>
-          your growing rules
-        </Link>
-        .
-      </p>
+      <Panel title="Gardens nearby" className="print:hidden">
+        <p className="mt-1 text-soft">
+          See which problems gardens of your region have, and what helped: agree to be counted in{' '}
+          <Link className="underline" to={link('settingsPage', { page: 'rules' })}>
+            your growing rules
+          </Link>
+          .
+        </p>
+      </Panel>
     ) : null;
   const { gardens, troubles, helped, firstRipe } = around;
   return (
@@ -27,7 +29,8 @@ export function Around({ around }: { around: AroundView | null }) {
       ) : (
         <>
           <p className="mt-1 text-soft">
-            {gardens} gardens within about 50 km (30 miles). Only what {LEAST_GARDENS} or more share is shown.
+            {gardens} gardens of a region about 50 km (30 miles) across. Only what {LEAST_GARDENS} or more share is
+            shown.
           </p>
           <ul className="mt-2 list-disc pl-5">
             {troubles.map((t) => (
