@@ -2,6 +2,7 @@ import { FINITE } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import {
   type DrierCost,
+  type TimerGives,
   METHOD_CODES,
   type MethodCode,
   type Steadiness,
@@ -152,4 +153,8 @@ export interface PlacePlanDto {
   weatherUntil: Day | null;
   forecastUntil: Day | null;
   timer: TimerView | null;
+  /** what each setting of the timer on its tap gives, newest first */
+  timerGives: TimerGives[];
+  /** what one plant uses on a hot day, L; null if not known */
+  hotDayL: number | null;
 }

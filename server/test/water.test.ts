@@ -340,7 +340,14 @@ test('a timer fills the balance and the plan until it is changed, and Today asks
   await put({ date: TODAY, since: addDays(TODAY, -20), everyDays: 2, minutes: 30 }).expect(200);
   expect(await asked()).toBeUndefined();
   expect(await given()).toEqual([0, 4, 0, 4]);
-  await put({ date: TODAY, off: true }).expect(200);
+  // what it gives a day for each plant, beside what it gave before
+  const gives = async () => (await bed.plan()).timerGives.map((t) => [t.litresPerDay, t.startHour]);
+  expect(await gives()).toEqual([[2, null]]);
+  await put({ date: TODAY, off: true, startHour: 12 }).expect(200);
+  expect(await gives()).toEqual([
+    [0, 12],
+    [2, null],
+  ]);
   expect(await given()).toEqual([0, 4, 0, 0]);
   await put({ date: TODAY, everyDays: 15, minutes: 30 }).expect(400);
   await put({ date: TODAY, minutes: 30 }).expect(400);

@@ -104,6 +104,7 @@ const DESCRIBE: { readonly [K in RecordType]: (data: RecordData<K>, f: Formatter
       `Timer: ${often}`,
       d.minutes != null ? `${d.minutes} minutes` : '',
       d.litres != null ? `${f.litres(d.litres)} per plant` : '',
+      d.startHour != null ? `at ${d.startHour}:00` : '',
       d.skipsRain ? 'off when it rains' : '',
     ]);
   },

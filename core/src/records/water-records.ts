@@ -83,6 +83,13 @@ export class TimerSet extends Dated {
   @Max(MOST_LITRES, TOO_MUCH)
   litres?: number;
 
+  /** hour at which it starts */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(23)
+  startHour?: number;
+
   /** it does not run when it rains */
   @IsOptional()
   @IsBoolean()

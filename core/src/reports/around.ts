@@ -17,7 +17,7 @@ export interface Region {
 
 /**
  * Returns the region of a place: the same for all places in it, about as wide as it is high.
- * @example regionOf(50.2, 8.1) // { south: 50, north: 50.5, west: 7.835…, east: 8.618… }
+ * @example regionOf(50.2, 8.1).south // 50
  */
 export function regionOf(latitude: number, longitude: number): Region {
   const south = Math.floor(latitude / REGION_DEG) * REGION_DEG;

@@ -128,8 +128,7 @@ const ANY_YEAR = 2025;
 
 /**
  * Returns a half month in words.
- * @param from its first month and day, as `halfMonthOf` returns it
- * @example halfMonthInWords('02-16', formatterFor(METRIC)) // '16 to 28 February'
+ * @param from its first month and day, as `halfMonthOf` returns it: '02-16' is "16 to 28 February"
  */
 export function halfMonthInWords(from: string, f: Formatter): string {
   const [month, day] = [Number(from.slice(0, 2)), Number(from.slice(3))];

@@ -1,5 +1,6 @@
 import type { Formatter } from '../units/formatter.js';
 import type { Gate, GateRow } from './gate.js';
+import { DARK_FABRIC_WARMS_K } from './soil-warmth.js';
 import { capital } from '../units/text.js';
 
 const CHECK_WORDS: Record<GateRow['check'], string> = {
@@ -46,6 +47,8 @@ export function gateInWords(g: Gate, f: Formatter): string {
     return `Nothing known argues against it, but we don’t know: ${v.about.map((c) => CHECK_WORDS[c]).join(', ')}. Check with a thermometer at finger depth in the morning and the week’s forecast.`;
   if (v.go === 'at-risk')
     return `Risky because of ${bad.join(' and ')}: only ${v.cover === 'fleece' ? 'under fleece or cloches by night' : 'behind a wind-break'}.${cost}`;
-  return `Wait ${v.until ? `until ${f.day(v.until)}` : 'until after the forecast, and check again in a week'}: ${bad.join(', ')}.${cost}`;
+  const cold = g.rows.some((r) => r.check === 'soil' && r.ok === false);
+  const fabric = cold ? ` Dark fabric on the bed warms the soil by about ${f.warmthBy(DARK_FABRIC_WARMS_K)}.` : '';
+  return `Wait ${v.until ? `until ${f.day(v.until)}` : 'until after the forecast, and check again in a week'}: ${bad.join(', ')}.${fabric}${cost}`;
 }
 const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;

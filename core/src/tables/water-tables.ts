@@ -71,6 +71,13 @@ export const WATER_TABLES = {
         names: ['litres', 'liters', 'water', 'amount', 'gallons'],
       },
       {
+        field: 'startHour',
+        label: 'Starts at (hour)',
+        holds: 'whole',
+        head: 'starts at (hour)',
+        names: ['startsat', 'starthour', 'start'],
+      },
+      {
         field: 'skipsRain',
         label: 'Off when it rains',
         holds: 'flag',

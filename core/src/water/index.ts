@@ -36,3 +36,4 @@ export * from './watering.js';
 export * from './what-if.js';
 export * from './wording.js';
 export * from './barrel.js';
+export * from './kit.js';

@@ -60,10 +60,7 @@ export function whatIfInWords(now: Steadiness, change: WhatIf, f: Formatter): st
   return was === would && !less ? `${changed} watering would stay as it is.` : `${changed}: ${often}, ${water}.`;
 }
 
-/**
- * Says what drier soil costs while fruit colours.
- * @example drierInWords({ lossPct: 6.4, savedLPerWeek: 3 }, METRIC_FORMAT) // 'Over the last four weeks: about 6 % less fruit, 3 L a week saved.'
- */
+/** Says what drier soil costs while fruit colours: "Over the last four weeks: about 6 % less fruit, 3 L a week saved." */
 export const drierInWords = ({ lossPct, savedLPerWeek }: DrierCost, f: Formatter): string =>
   lossPct < 1
     ? 'Over the last four weeks it would have cost hardly any fruit.'

@@ -364,9 +364,26 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
   'leaves-near-soil': {
     found: [
       { observations: signs('plant-leaves-touch-soil') },
+      // on old mulch, and on wet mulch, they do
+      {
+        place: { ...bed, mulch: [{ from: back(61), depthMm: 50, kind: 'straw' }] },
+        observations: signs('plant-leaves-touch-soil'),
+      },
+      {
+        place: { ...bed, mulch: [{ from: back(20), depthMm: 50, kind: 'straw' }] },
+        records: { weather: weather(1, { rainMm: 4 }) },
+        observations: signs('plant-leaves-touch-soil'),
+      },
       { plant: { heightM: 0.61 }, records: { pruning: [{ date: back(30), what: ['suckers'] }] } },
     ],
-    weak: [{ plant: { heightM: 0.61 }, records: { watering: everyNDays(3, 6) } }],
+    weak: [
+      { plant: { heightM: 0.61 }, records: { watering: everyNDays(3, 6) } },
+      // on dry, fresh mulch they do not touch the soil
+      {
+        place: { ...bed, mulch: [{ from: back(20), depthMm: 50, kind: 'straw' }] },
+        observations: signs('plant-leaves-touch-soil'),
+      },
+    ],
     unknown: [{ plant: { heightM: 0.61 } }],
     absent: [
       { plant: { heightM: 0.6 } },

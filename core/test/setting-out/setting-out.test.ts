@@ -85,6 +85,8 @@ describe('may it go out? (handbook: soil 16, nights 12 and more, days 18 to 21, 
     // the soil warms with the air, a tenth of the way a day: 15.5 °C under days of 19 °C
     const warming = settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25) }));
     expect(warming.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 2) });
+    expect(gateInWords(warming, METRIC_FORMAT)).toMatch(/Dark fabric on the bed warms the soil by about 2\.5.°C/);
+    expect(gateInWords(gate, METRIC_FORMAT)).not.toMatch(/fabric/);
   });
   test('the cost of waiting, in numbers: a cold week little, a warm one a week', () => {
     const costs = (tMinC: number, tMaxC: number) => settingOutGate(q({ weather: days(0, 8, tMinC, tMaxC) })).weekCosts!;
@@ -100,6 +102,11 @@ test('soil is the mean of eleven days of air, with its error; five days are too 
   expect(soilWarmth(w, TODAY)).toEqual({ celsius: 15, error: SOIL_ERROR_C });
   expect(soilWarmth([...days(-30, -11, 0, 5), ...w, ...days(1, 5, 30, 40)], TODAY)!.celsius).toBe(15);
   expect(soilWarmth(days(-3, 0, 10, 20), TODAY)).toBeNull();
+  // dark fabric warms it, however thin; white fabric and straw keep it cooler
+  const under = (kind: string, depthMm = 50) => soilWarmth(w, TODAY, { kind, depthMm })!.celsius;
+  expect([under('dark-fabric', 1), under('white-fabric', 1), under('straw'), under('straw', 0)]).toEqual([
+    17.5, 14, 13, 15,
+  ]);
 });
 
 describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, then sun, then a day and a night)', () => {

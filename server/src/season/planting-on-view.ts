@@ -14,7 +14,7 @@ import {
   type DatesQuestion,
   type YearDates,
 } from '@candid-leaf/core/planning';
-import { isPotted, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
+import { isPotted, spellOn, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
 import { frostsOf, growingYear, seasonYear, type GrowingYear } from '@candid-leaf/core/season';
 import {
   gateInWords,
@@ -145,7 +145,9 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
     today: s.today,
     lastFrost: modeOf(s) === 'warm' ? frostsOf(s.garden, seasonOf(s, p.year)).last : null,
     weather,
-    soil: read ? { celsius: (read.data as SoilWarmth).celsius } : soilWarmth(weather, s.today),
+    soil: read
+      ? { celsius: (read.data as SoilWarmth).celsius }
+      : soilWarmth(weather, s.today, spellOn(place.mulch, s.today)),
     hardened: hardening ? hardening.readyOn <= s.today && hardening.days.every((d) => d.day < s.today) : null,
   });
 }

@@ -1,11 +1,12 @@
 import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import type { PlacePlanDto, PourDto } from '@candid-leaf/contract';
-import type { PlaceAssessment } from '@candid-leaf/core/assessment';
+import type { PlaceAssessment, PlantAssessment } from '@candid-leaf/core/assessment';
 import { isPotted } from '@candid-leaf/core/records';
 import { daysBetween } from '@candid-leaf/core/units';
-import { DEFAULT_METHOD, methodsFor, type Pour } from '@candid-leaf/core/water';
+import { DEFAULT_METHOD, makeWatering, methodsFor, type Pour, timerGives } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
+import { flowOf, timersOf } from '../assessment/timed.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 
@@ -46,9 +47,24 @@ export class PlanService {
       weatherUntil: s.weather.findLast((w) => w.kind === 'observed')?.day ?? null,
       forecastUntil: s.weather.findLast((w) => w.kind === 'forecast')?.day ?? null,
       timer: null,
+      timerGives: timerGives(
+        timersOf(s, place),
+        (set) => makeWatering(flowOf(s, place), { ...set, date: set.date }).litres ?? null,
+      ).slice(0, MOST_SETTINGS),
+      hotDayL: hotDayOf(speaker),
     };
   }
 }
+
+/** Settings of a timer that are shown: this one, and those before it. */
+const MOST_SETTINGS = 3;
+
+/** The most its driest plant used on a day of these weeks, L. */
+function hotDayOf(speaker: PlantAssessment | undefined): number | null {
+  const days = speaker?.context.waterKnown ? speaker.context.balance.days.slice(-HOT_WITHIN_DAYS) : [];
+  return days.length === 0 ? null : Math.max(...days.map((d) => d.demandL));
+}
+const HOT_WITHIN_DAYS = 28;
 
 const leftOf = (assessed: PlaceAssessment, pour: Pour): number => {
   const context = assessed.plants.get(pour.speakerId)?.context;

@@ -95,10 +95,26 @@ export function crowding(ctx: CaseContext): Verdict {
   return bySign(ctx, ['plant-dense'], 'too bushy for light and air to get in', 0.5);
 }
 
+/** Leaves on dry, fresh mulch: hardly any spores splash up from there (common practice; judgement). */
+const ON_DRY_MULCH = 0.2;
+/** Older mulch holds spores of its own, days; and so does wet mulch, for days after rain. */
+const FRESH_DAYS = 60;
+const WET_AFTER_RAIN_DAYS = 2;
+
+/** Returns whether mulch lies there that is fresh and has dried since the last rain. */
+function liesOnDryMulch(ctx: CaseContext): boolean {
+  const { place, asOf } = ctx.case;
+  const mulch = spellOn(place.mulch, asOf);
+  const rained = ctx.weather(WET_AFTER_RAIN_DAYS).some((w) => w.rainMm >= 1);
+  return mulch !== undefined && mulch.depthMm > 0 && daysBetween(mulch.from, asOf) <= FRESH_DAYS && !rained;
+}
+
 /** Returns whether leaves touch the soil, or were never cleared from it. */
 export function leavesNearSoil(ctx: CaseContext): Verdict {
   if (ctx.present.has('plant-leaves-touch-soil'))
-    return bySign(ctx, ['plant-leaves-touch-soil'], 'leaves touch the soil', 0.8);
+    return liesOnDryMulch(ctx)
+      ? bySign(ctx, ['plant-leaves-touch-soil'], 'leaves lie on dry, fresh mulch, not on soil', ON_DRY_MULCH)
+      : bySign(ctx, ['plant-leaves-touch-soil'], 'leaves touch the soil', 0.8);
   const { plant, records, asOf } = ctx.case;
   const cleared = records.pruning.some((p) => p.what?.includes('lower-leaves'));
   if ((plant.heightM ?? 0) > 0.6 && !cleared && !isPotted(ctx.case.place)) {

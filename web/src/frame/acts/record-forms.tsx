@@ -334,6 +334,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
     asks: [
       { name: 'everyDays', label: 'Every how many days', as: 'number', quantity: 'count', start: 2 },
       { name: 'minutes', label: 'Runs for', as: 'number', quantity: 'minutes', start: 20 },
+      { name: 'startHour', label: 'Starts at (hour)', as: 'number', quantity: 'count' },
       { name: 'skipsRain', label: 'Off when it rains', as: 'flag' },
       { name: 'off', label: 'Switched off', as: 'flag' },
     ],

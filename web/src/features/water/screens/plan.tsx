@@ -17,6 +17,7 @@ import { savePlace } from '../../../data/places';
 import { Correct } from '../components/correct';
 import { Rules } from '../components/rules';
 import { TeachWeight } from '../components/teach-weight';
+import { Kit } from '../components/kit';
 import { Timer } from '../components/timer';
 import { Week } from '../components/week';
 import { placePlanQuery } from '../../../data/water';
@@ -60,6 +61,7 @@ function Plan({ place }: { place: PlaceDto }) {
         <Correct place={place} p={p} />
         {isPotted(place) && <TeachWeight place={place} />}
         {p.watering.timerZone && <Timer place={place} p={p} />}
+        <Kit place={place} p={p} />
         <Facts p={p} />
         <Fold everywhere title="Photos">
           <Photos of={{ placeId: place.id }} name={place.name} />

@@ -1,0 +1,54 @@
+import type { PlaceDto, PlacePlanDto } from '@candid-leaf/contract';
+import { emittersFor, startsInHeat, WATER_KIT } from '@candid-leaf/core/water';
+import { useFormat } from '../../../lib/garden-context';
+import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
+
+/** The kit that waters a bed or pot: what its timer gives now and gave before, and how kit is made and chosen. */
+export function Kit({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
+  const f = useFormat();
+  const own = WATER_KIT.filter((k) => k.irrigation === place.irrigation);
+  const shown = own.length > 0 ? own : WATER_KIT;
+  const [now, ...before] = p.timerGives;
+  const perDay = (litres: number | null): string => (litres === null ? 'amount unknown' : `${f.litres(litres)} a day`);
+  return (
+    <Panel title="Water kit">
+      {now && (
+        <p className="mt-1">
+          Timer since {f.day(now.since)}: {perDay(now.litresPerDay)} for each plant
+          {before[0] && `; before that ${perDay(before[0].litresPerDay)}`}.
+          {startsInHeat(now.startHour) && ' It starts in the heat of the day: before sunrise less is lost.'}
+        </p>
+      )}
+      {p.hotDayL !== null && (
+        <p className="mt-1">
+          On its hottest day a plant used {f.litres(p.hotDayL)}: {emittersFor(p.hotDayL)}{' '}
+          {emittersFor(p.hotDayL) === 1 ? 'emitter' : 'emitters'} of {f.litres(2)} an hour each would replace that in an
+          hour.
+        </p>
+      )}
+      <Unfold
+        look="act"
+        title={own.length > 0 ? `About the ${own[0]!.label.toLowerCase()}` : 'Drip, soaker or bottle?'}
+      >
+        {() => (
+          <dl className="flex flex-col gap-3">
+            {shown.map((k) => (
+              <div key={k.irrigation}>
+                <dt className="font-semibold">{k.label}</dt>
+                <dd>
+                  <p>{k.line}</p>
+                  <ul className="list-disc pl-5">
+                    {k.steps.map((step) => (
+                      <li key={step}>{step}</li>
+                    ))}
+                  </ul>
+                </dd>
+              </div>
+            ))}
+          </dl>
+        )}
+      </Unfold>
+    </Panel>
+  );
+}
