@@ -59,6 +59,11 @@ describe('planting dates', () => {
     const now = { over: false };
     const running = [plant('2026-04-10', 3, now), plant('2026-04-10', 3, now), ...pair('2026-05-20', 1)];
     expect(plantingDates(running)[0]).toMatchObject({ windows: [{ kgEach: null }, { kgEach: 1 }], because: 'too-few' });
+    // what ended was equal; the running season's early plants are only ahead of their neighbours
+    const before = [...pair('2025-04-10', 2), ...pair('2025-05-20', 2)];
+    expect(
+      plantingDates([...running, plant('2026-05-21', 1, now), plant('2026-05-21', 1, now), ...before])[0]!.because,
+    ).toBe('the-same');
     const tunnel = { covered: true };
     const both = plantingDates([
       plant('2026-04-10', 3, tunnel),

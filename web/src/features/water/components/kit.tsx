@@ -20,11 +20,11 @@ export function Kit({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
           {startsInHeat(now.startHour) && ' It starts in the heat of the day: before sunrise less is lost.'}
         </p>
       )}
-      {p.hotDayL !== null && (
+      {p.hotDayL !== null && (own.length === 0 || place.irrigation === 'drip') && (
         <p className="mt-1">
-          On its hottest day a plant used {f.litres(p.hotDayL)}: {emittersFor(p.hotDayL)}{' '}
-          {emittersFor(p.hotDayL) === 1 ? 'emitter' : 'emitters'} of {f.litres(2)} an hour each would replace that in an
-          hour.
+          On its hottest day a plant used {f.litres(p.hotDayL)}. An hour of{' '}
+          {emittersFor(p.hotDayL) === 1 ? 'one emitter' : `${emittersFor(p.hotDayL)} emitters`} of {f.litres(2)} an hour
+          replaces that.
         </p>
       )}
       <Unfold
