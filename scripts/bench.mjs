@@ -117,7 +117,7 @@ try {
   const html = readFileSync(join(dist, 'index.html'), 'utf8');
   const first = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]);
   const size = (files) => files.reduce((sum, f) => sum + gzipSync(readFileSync(join(dist, f))).length, 0) / 1024;
-  say(`${'Script of the first page, gzipped'.padEnd(58)} ${size(first).toFixed(0)} KB   aim under 250`);
+  say(`${'Script of the first page, gzipped'.padEnd(58)} ${size(first).toFixed(0)} KB   aim under 160`);
   say(
     `${'All script, gzipped'.padEnd(58)} ${size(
       readdirSync(join(dist, 'assets'))

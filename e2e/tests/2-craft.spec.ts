@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
 import { choose, openToAll, ownGarden, savedIn, signIn, tomatoIn } from './helpers.js';
 
 test('a rain barrel is described once, and its level is reckoned from then on', async ({ page }) => {
@@ -65,4 +66,27 @@ test('a split fruit says how to use it where it is picked; its taste is in the s
   ).toBeVisible();
   await expect(page.getByText('Split fruit and pauses between waterings')).toBeVisible();
   await openToAll(page);
+});
+
+test('fruit unlike its packet is noted in a look; Today asks, and the variety is corrected', async ({ page }) => {
+  const own = await ownGarden(page);
+  const varieties = { red: randomUUID(), gold: randomUUID() };
+  for (const [name, id] of [
+    ['Siding Red', varieties.red],
+    ['Siding Gold', varieties.gold],
+  ] as const)
+    await own.put('/varieties', { id, name, crop: 'tomato', type: 'slicer', habit: 'indeterminate' });
+  await tomatoIn(own, { name: 'Pot', volumeL: 20 }, { stage: 'ripening', varietyId: varieties.red });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('link', { name: 'Look it over' }).click();
+  await page
+    .getByRole('button', { name: /^Fruit/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Unlike its packet' }).click();
+  await expect(page.getByText(/Today asks which variety it is/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Unlike its packet' })).toBeHidden();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(page.getByText(/^Is it Siding Red\? The plant/).first()).toBeVisible();
 });

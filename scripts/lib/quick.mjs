@@ -35,7 +35,7 @@ export async function quickOnAPhone(url, account) {
     return { longest: Math.max(0, ...tasks), paint: Math.max(0, ...events) };
   };
   const plants = await page
-    .getByRole('list', { name: /^Plants of/ })
+    .getByRole('list', { name: /^Plants in/ })
     .getByRole('link')
     .all();
   const open = [];

@@ -163,7 +163,8 @@ test('a file with one changed value is refused whole, or every view of its garde
     { seed: SEED, numRuns: RUNS, endOnFailure: true },
   );
   if (process.env.FUZZ_RUNS) process.stdout.write(`\n${RUNS} files: ${JSON.stringify(seen)}\n`);
-  expect(seen.taken).toBeGreaterThan(RUNS / 12);
+  // both happen, or it tries nothing: most changes are refused, so few are taken
+  expect(seen.taken).toBeGreaterThan(RUNS / 24);
   expect(seen.refused).toBeGreaterThan(RUNS / 4);
 }, 3_600_000);
 

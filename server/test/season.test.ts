@@ -251,7 +251,7 @@ describe('from seed to bed', () => {
     await g.planting({ year: 2026, sownOn: '2026-03-10' });
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 12 });
     const task = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
-    expect(task.held!.because).toMatch(/^Wait until 11 May: soil\. A week later costs about 7 days/);
+    expect(task.held!.because).toMatch(/^Wait until 11 May: soil\. Dark fabric .* A week later costs about 7 days/);
     expect(task.parts!.map((a) => a.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, needs 16 °C');
     await g.tick(task.key).expect(200);
     expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBeNull();

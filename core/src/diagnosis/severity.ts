@@ -50,7 +50,7 @@ export function seriousnessOf(ctx: CaseContext, disorder: DisorderCode): Serious
   const slow = SLOW_ON_LEAVES.includes(disorder);
   const young = stage === 'seedling' || stage === 'establishing' || stage === 'vegetative';
   if (young && (slow || IN_THE_PLANT.includes(disorder)))
-    return { level: 'urgent', why: 'It is young: caught this early, it loses most.' };
+    return { level: 'urgent', why: 'It is young: a plant infected this early loses most.' };
   if (slow && stage === 'late')
     return { level: 'let-be', why: 'It is late in its season: this costs little fruit now.' };
   if (slow && leafShareOf(ctx, disorder) >= MUCH_LEAF)

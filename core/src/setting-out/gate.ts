@@ -44,6 +44,8 @@ export interface GateQuestion {
   soil: { celsius: number; error?: number } | null;
   /** the last hardening day is done; null if nothing is recorded */
   hardened: boolean | null;
+  /** dark fabric could warm its soil: it is open ground, and none lies there */
+  canBeWarmed?: boolean;
 }
 
 /** Whether to plant out now. */
@@ -52,6 +54,8 @@ export interface Gate {
   verdict: GateVerdict;
   /** days that first fruit comes earlier when planted today instead of in a week; a cold week is worth little */
   weekCosts: number | null;
+  /** its soil is too cold, and dark fabric would warm it */
+  warmSoil: boolean;
 }
 
 const WEEK_NEEDS_DAYS = 3;
@@ -63,7 +67,8 @@ export function settingOutGate(q: GateQuestion): Gate {
   const rows = gateRows(q, q.today);
   const bad = rows.filter((r) => r.ok === false);
   const unknown = rows.filter((r) => r.ok === null && NEEDED.includes(r.check)).map((r) => r.check);
-  return { rows, verdict: verdictOf(q, bad, unknown), weekCosts: weekCosts(q) };
+  const warmSoil = q.canBeWarmed === true && bad.some((r) => r.check === 'soil');
+  return { rows, verdict: verdictOf(q, bad, unknown), weekCosts: weekCosts(q), warmSoil };
 }
 
 function verdictOf(q: GateQuestion, bad: readonly GateRow[], unknown: GateCheck[]): GateVerdict {

@@ -47,8 +47,9 @@ export function gateInWords(g: Gate, f: Formatter): string {
     return `Nothing known argues against it, but we don’t know: ${v.about.map((c) => CHECK_WORDS[c]).join(', ')}. Check with a thermometer at finger depth in the morning and the week’s forecast.`;
   if (v.go === 'at-risk')
     return `Risky because of ${bad.join(' and ')}: only ${v.cover === 'fleece' ? 'under fleece or cloches by night' : 'behind a wind-break'}.${cost}`;
-  const cold = g.rows.some((r) => r.check === 'soil' && r.ok === false);
-  const fabric = cold ? ` Dark fabric on the bed warms the soil by about ${f.warmthBy(DARK_FABRIC_WARMS_K)}.` : '';
+  const fabric = g.warmSoil
+    ? ` Dark fabric on the bed warms the soil by about ${f.warmthBy(DARK_FABRIC_WARMS_K)}.`
+    : '';
   return `Wait ${v.until ? `until ${f.day(v.until)}` : 'until after the forecast, and check again in a week'}: ${bad.join(', ')}.${fabric}${cost}`;
 }
 const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;

@@ -83,10 +83,13 @@ describe('may it go out? (handbook: soil 16, nights 12 and more, days 18 to 21, 
     expect(gateInWords(gate, METRIC_FORMAT)).toMatch(/^Wait until 7 May: .*last frost date.* A week later costs about/);
     expect(settingOutGate(q({ weather: days(0, 9, 2, 14) })).verdict).toEqual({ go: 'wait', until: null });
     // the soil warms with the air, a tenth of the way a day: 15.5 °C under days of 19 °C
-    const warming = settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25) }));
+    const warming = settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25), canBeWarmed: true }));
     expect(warming.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 2) });
     expect(gateInWords(warming, METRIC_FORMAT)).toMatch(/Dark fabric on the bed warms the soil by about 2\.5.°C/);
     expect(gateInWords(gate, METRIC_FORMAT)).not.toMatch(/fabric/);
+    // a pot, or a bed under dark fabric
+    expect(gateInWords({ ...warming, warmSoil: false }, METRIC_FORMAT)).not.toMatch(/fabric/);
+    expect(settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25) })).warmSoil).toBe(false);
   });
   test('the cost of waiting, in numbers: a cold week little, a warm one a week', () => {
     const costs = (tMinC: number, tMaxC: number) => settingOutGate(q({ weather: days(0, 8, tMinC, tMaxC) })).weekCosts!;

@@ -148,6 +148,7 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
     soil: read
       ? { celsius: (read.data as SoilWarmth).celsius }
       : soilWarmth(weather, s.today, spellOn(place.mulch, s.today)),
+    canBeWarmed: !isPotted(place) && spellOn(place.mulch, s.today)?.kind !== 'dark-fabric',
     hardened: hardening ? hardening.readyOn <= s.today && hardening.days.every((d) => d.day < s.today) : null,
   });
 }

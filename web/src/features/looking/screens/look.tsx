@@ -1,6 +1,6 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
 import { type SignCode, signRow, type SignSeen } from '@candid-leaf/core/records';
-import { ArrowLeft, ArrowRight, Check, Flower, Sprout, X } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Check, CircleHelp, Flower, Sprout, X } from 'lucide-react';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -20,6 +20,9 @@ import { SignTile } from '../components/sign-tile';
 import { isLookedFor, signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';
 import { useWayOn } from '../../../ui/use-way-on';
+import { useWrite } from '../../../ui/use-write';
+import { savePlants } from '../../../data/plants';
+import { asInput } from '../../../lib/as-input';
 
 /** Looking a plant over: touch the part, then what it looks like. */
 export function LookScreen() {
@@ -162,6 +165,7 @@ function Signs({ view: { plant, report }, look }: PartProps) {
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         {!words && (part === 'flowers' || part === 'fruit') && <CountTruss plant={plant} />}
+        {!words && part === 'fruit' && <UnlikePacket plant={plant} />}
         {!words && part === 'soil' && <NoteWeeds plant={plant} />}
         {!words && next && (part || walking) && (
           <Button look="quiet" onClick={() => choose(next)}>
@@ -243,6 +247,26 @@ function CountTruss({ plant }: Pick<PlantView, 'plant'>) {
         />
       )}
     </>
+  );
+}
+
+/** Fruit that is unlike its packet: Today then asks which variety it is, and advice follows the right one. */
+function UnlikePacket({ plant }: Pick<PlantView, 'plant'>) {
+  const garden = useGarden();
+  const save = useWrite(savePlants, garden.id);
+  if (!plant.varietyId || plant.varietyUnsure) return null;
+  const unsure = () =>
+    save.mutate(
+      { plants: [{ ...asInput(plant), varietyUnsure: true }] },
+      {
+        said: 'Noted. Once its fruit shows colour, Today asks which variety it is.',
+        undo: (now) => save.mutate({ plants: [{ ...asInput(plant), version: now[0]?.version ?? plant.version }] }),
+      },
+    );
+  return (
+    <Button onClick={unsure} disabled={save.isPending}>
+      <CircleHelp aria-hidden size={17} /> Unlike its packet
+    </Button>
   );
 }
 
