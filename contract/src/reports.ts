@@ -41,7 +41,7 @@ export interface AroundView {
   gardens: number | null;
   /** problems of the last month */
   troubles: { label: string; gardens: number }[];
-  helped: { label: string; remedy: string; gardens: number; worked: number }[];
+  helped: { label: string; remedy: string; gardens: number }[];
   firstRipe: { crop: Crop; on: Day; gardens: number }[];
 }
 

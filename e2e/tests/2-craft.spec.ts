@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, openToAll, ownGarden, savedIn, signIn, tomatoIn } from './helpers.js';
 
-test('a rain barrel is described once, and its level is reckoned from then on', async ({ page }) => {
+test('a rain barrel is described once; rain and cans move its level from then on', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Pot', volumeL: 20 });
   await signIn(page, own.who);

@@ -1,6 +1,16 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, day, openToAll, ownGarden, signIn, tomatoIn, watered, savedIn, heldTask } from './helpers.js';
+
+/** Opens the form of a spray for a tomato in a garden of one's own. */
+async function sprayForm(page: Page): Promise<void> {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Pot', volumeL: 20 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Spray', exact: true }).click();
+}
 
 test('a spray: leaf test, a day’s wait, a look, then the plant; sulfur conflicts; the log; no picking', async ({
   page,
@@ -88,12 +98,7 @@ test('conflicting sprays are refused in the form, and so is picking during the w
 });
 
 test('a spray in teaspoons keeps the strength really used beside the label’s', async ({ page }) => {
-  const own = await ownGarden(page);
-  await tomatoIn(own, { name: 'Pot', volumeL: 20 });
-  await signIn(page, own.who);
-  await page.getByRole('link', { name: /^The plant/ }).click();
-  await page.getByRole('button', { name: 'Record', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Spray', exact: true }).click();
+  await sprayForm(page);
   await choose(page, 'Product', 'Insecticidal soap');
   await page.getByLabel('Total mixed (L)').fill('2');
   await choose(page, 'Strength', 'in teaspoons');
@@ -110,12 +115,7 @@ test('a spray in teaspoons keeps the strength really used beside the label’s',
 });
 
 test('a spray without a test is saved, and one line says so', async ({ page }) => {
-  const own = await ownGarden(page);
-  await tomatoIn(own, { name: 'Pot', volumeL: 20 });
-  await signIn(page, own.who);
-  await page.getByRole('link', { name: /^The plant/ }).click();
-  await page.getByRole('button', { name: 'Record', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Spray', exact: true }).click();
+  await sprayForm(page);
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText(/recorded for The plant\. Note: no leaf was tested first/).first()).toBeVisible();
   await expect.poll(() => savedIn(page, 'spray')).toMatchObject([{ product: 'soap' }]);

@@ -253,6 +253,11 @@ describe('from seed to bed', () => {
     const task = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
     expect(task.held!.because).toMatch(/^Wait until 11 May: soil\. Dark fabric .* A week later costs about 7 days/);
     expect(task.parts!.map((a) => a.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, needs 16 °C');
+    // a bed that lies under dark fabric already needs none
+    const put = { what: 'mulch', material: 'dark-fabric', depthCm: 0.1 };
+    await g.record('covering', { placeId: g.bed }, { date: '2026-05-06', did: 'on', ...put });
+    const because = async () => (await g.raising()).find((t) => t.key.endsWith(':out'))!.held!.because;
+    expect(await because()).not.toMatch(/Dark fabric/);
     await g.tick(task.key).expect(200);
     expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBeNull();
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 18 });
@@ -378,7 +383,20 @@ test('before planting out compost goes into the planned bed, once a year; a tick
   const [out] = (await g.season(2026)).plantings;
   expect(out).toBeDefined();
   await g.goTo('2026-04-10');
+  // who feeds by a soil test adds nothing without one
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...(await g.settings()), starter: 'by-test' })
+    .expect(200);
+  expect(await tasks()).toEqual([]);
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...(await g.settings()), starter: null })
+    .expect(200);
   const [task] = await tasks();
+  expect(task!.why).toMatch(/none is recorded within the year; if it is in already, tick this/);
+  // the season's supplies name the same amount
+  expect((await g.season(2026)).needs!.compostL).toBeCloseTo(72, 6);
   // 2.4 m by 60 cm, 5 cm deep
   expect(task).toMatchObject({ title: 'Work in compost: Bed', amount: expect.stringMatching(/^5.cm deep, 72.L$/) });
   await g.tick(task!.key).expect(200);
@@ -680,6 +698,33 @@ describe('the year’s end', () => {
     ]);
   });
 
+  test('mulch of an earlier season is its own: without a record of it nothing is said of mulch', async () => {
+    const g = await garden();
+    const other = await g.place({ name: 'Other', lengthM: 1, widthM: 1 });
+    const db = await app.connect();
+    for (const year of [2025, 2026])
+      for (const i of [1, 2, 3]) {
+        const plant = await g.plant(g.bed, { name: `${year} ${i}`, transplantedOn: `${year}-05-1${i}` });
+        await g.record('inspection', { plantId: plant }, { date: `${year}-07-01`, allClear: true, signs: [] });
+        if (year === 2025)
+          await db.query(
+            `INSERT INTO treatment (id, gardenId, plantId, disorder, openedOn, followUpOn, successIs, report, remedies, step)
+             VALUES (?, ?, ?, 'blossom-end-rot', '2025-07-02', '2025-07-16', 'x', '{}', '[]', 1)`,
+            [uuid(), g.garden, plant],
+          );
+      }
+    await db.end();
+    const differs = async () => (await report(g)).years.troubles[0]!.between!.differs;
+    const mulch = (placeId: string, date: string, did: 'on' | 'off') =>
+      g.record('covering', { placeId }, { date, what: 'mulch', did, material: 'straw', depthCm: 5 });
+    await mulch(g.bed, '2026-05-20', 'on');
+    expect(await differs()).not.toContain('mulch');
+    // another bed had some in 2025: so this one had none
+    await mulch(other, '2025-05-20', 'on');
+    await mulch(other, '2025-10-20', 'off');
+    expect(await differs()).toContain('mulch');
+  });
+
   test('gardens nearby are counted only if they agreed, from five on, and only what five share', async () => {
     const near = { latitude: 47.3, longitude: 11.2 };
     const gardens = [];
@@ -729,7 +774,7 @@ describe('the year’s end', () => {
     expect((await report(gardens[1]!)).around).toEqual({
       gardens: 5,
       troubles: [{ label: 'Aphids', gardens: 5 }],
-      helped: [{ label: 'Aphids', remedy: expect.stringMatching(/Rinse/), gardens: 5, worked: 5 }],
+      helped: [{ label: 'Aphids', remedy: expect.stringMatching(/Rinse/), gardens: 5 }],
       firstRipe: [{ crop: 'tomato', on: '2026-07-12', gardens: 5 }],
     });
     await first!.share(null);

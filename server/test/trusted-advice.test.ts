@@ -145,6 +145,8 @@ describe('step by step', () => {
       .post(g.url(`/plants/${plant}/treatments`))
       .send({ id, disorder: 'early-blight' })
       .expect(200);
+    // nothing makes it urgent; next season's work never is
+    expect((await g.view()).today.filter((t) => t.source === 'remedy').map((t) => t.level)).not.toContain('urgent');
     // spotted leaves are cut in one visit; a bare bed is covered at its end, a mulched one is not
     const visit = async () => (await g.view()).today.find((t) => t.remedy === 'remove-infected-leaves')?.sequence;
     expect(await visit()).toEqual([
@@ -177,6 +179,34 @@ describe('step by step', () => {
       expect.arrayContaining(['rotate']),
     );
   });
+});
+
+test('a young plant with a leaf disease is urgent: on Today, and asked about in half the time; next season’s work is not', async () => {
+  const treated = async (plant: object) => {
+    const g = await gardenOf(app);
+    const place = await g.place({});
+    const id = await g.plant(place, plant);
+    await g.weather();
+    for (const back of [16, 12, 8, 4, 1])
+      await g.record('watering', { plantId: id }, { date: addDays(TODAY, -back), litres: 4, how: 'overhead' });
+    const signs = ['leaf-target-spots', 'where-lower-leaves', 'pace-spreading-upward'];
+    const data = { date: TODAY, allClear: false, signs: signs.map((sign) => ({ sign, present: true })) };
+    await g.record('inspection', { plantId: id }, data);
+    const { body } = await g.agent
+      .post(g.url(`/plants/${id}/treatments`))
+      .send({ id: uuid(), disorder: 'early-blight' })
+      .expect(200);
+    const levels = async () =>
+      (await g.view()).today.flatMap((t) => (t.source === 'remedy' ? [[t.remedy, t.level]] : []));
+    return { g, levels, asked: (body as { followUpOn: string }).followUpOn };
+  };
+  const grown = await treated({ stage: 'fruiting' });
+  expect(grown.asked).toBe(addDays(TODAY, 7));
+  const young = await treated({ stage: 'vegetative', heightM: 0.4, transplantedOn: '2026-06-20' });
+  expect(young.asked).toBe(addDays(TODAY, 4));
+  expect(await young.levels()).toContainEqual(['remove-infected-leaves', 'urgent']);
+  await young.g.goTo('2026-11-02');
+  expect(await young.levels()).toContainEqual(['rotate', undefined]);
 });
 
 test('a cold night ahead asks each place by its exposure, on the evening before', async () => {

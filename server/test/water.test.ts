@@ -218,16 +218,24 @@ test('in heat a bed gets cloth, drawn with its plants; pots go into the shade, a
         .put(g.url('/places'))
         .send({ id, name, kind, texture: 'loam', lengthM: 2, widthM: 0.6 })
         .expect(200);
-      const grown = { crop: 'tomato', type: 'slicer', stage: 'fruiting', transplantedOn: '2026-05-08', heightM: 1.5 };
+      const grown = { crop: 'tomato', type: 'slicer', stage: 'fruiting', transplantedOn: '2026-05-08', heightM: 1.2 };
       await g.agent
         .put(g.url('/plants'))
         .send({ id: uuid(), placeId: id, name: `In ${name}`, ...grown })
         .expect(200);
     }
+    const open = async () => (await heat()).find((t) => t.title === 'Heat: Open')!.hang?.on;
+    expect(await open()).toBe('poles');
+    // a cage that is recorded for the whole bed carries it
+    const bed = ((await g.agent.get(g.url('/view')).expect(200)).body as GardenView).places.find(
+      (p) => p.place.name === 'Open',
+    )!;
+    const data = { date: TODAY, what: 'cage' };
+    await g.agent.put(g.url('/records')).send({ id: uuid(), type: 'support', placeId: bed.place.id, data }).expect(200);
     const shaded = await heat();
     expect(shaded.map((t) => [t.title, t.hang?.on, t.hang?.plants.map((p) => p.name)])).toEqual([
       ['Heat: Pots', undefined, undefined],
-      ['Heat: Open', 'poles', ['In Open']],
+      ['Heat: Open', 'cages', ['In Open']],
       ['Heat: Tunnel', undefined, undefined],
     ]);
   } finally {

@@ -3,7 +3,7 @@ import type { Cover } from '../records/place.js';
 import type { Crop, Stage } from '../records/plant.js';
 import { dealOut, type Dealt, SUBSTITUTES, type Wanting } from '../support/deal-out.js';
 import type { Formatter } from '../units/formatter.js';
-import { coveredM2, usualHeightM } from '../water/crops.js';
+import { coveredM2, heightOr } from '../water/crops.js';
 import { toTenth } from '../units/rounding.js';
 
 /** A plant threatened by heat or frost, with what decides who is covered first. */
@@ -31,8 +31,7 @@ function exposureOf({ place }: Threatened): number {
 }
 
 /** Returns cloth over a plant, m²: it overhangs by about half on each sunny side, as for its shade. */
-const clothFor = (p: Threatened): number =>
-  toTenth(Math.max(0.3, coveredM2(p.crop, p.heightM ?? usualHeightM(p.crop, 60)) * 2));
+const clothFor = (p: Threatened): number => toTenth(Math.max(0.3, coveredM2(p.crop, heightOr(p.crop, p.heightM)) * 2));
 
 /**
  * Returns how a stock of cloth or covers is dealt out among the plants a spell threatens. Stock: m² for heat, pieces

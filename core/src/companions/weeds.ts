@@ -27,7 +27,7 @@ export const hostsStanding = (records: readonly Companion[]): boolean =>
   weedsStanding(records).some(({ what }) => companionRow(what).kind === 'host');
 
 /** Smaller plants lose water, light and room to weeds, m (common practice: weed until they shade the soil). */
-export const SHADES_WEEDS_FROM_M = 0.4;
+const SHADES_WEEDS_FROM_M = 0.4;
 
 /**
  * Returns whether weeds must go: those of the crop's own family anywhere, others where plants are small.

@@ -13,7 +13,7 @@ export interface Seriousness {
 // Common practice, from memory: young plants lose most to a disease, old ones least; a plant can spare leaves until about a
 // third of them is gone; mites in number kill, as they double within days in heat.
 const MITES: readonly DisorderCode[] = ['spider-mites', 'russet-mites', 'broad-mites'];
-/** Diseases that stay in the plant: caught young, it bears little or nothing. */
+/** Diseases that stay in the plant: infected young, it bears little or nothing. */
 const IN_THE_PLANT: readonly DisorderCode[] = [
   'mosaic-virus',
   'spotted-wilt-virus',
@@ -54,7 +54,7 @@ export function seriousnessOf(ctx: CaseContext, disorder: DisorderCode): Serious
   if (slow && stage === 'late')
     return { level: 'let-be', why: 'It is late in its season: this costs little fruit now.' };
   if (slow && leafShareOf(ctx, disorder) >= MUCH_LEAF)
-    return { level: 'urgent', why: 'A third of its leaves or more is lost: fruit will lack sugar and shade.' };
+    return { level: 'urgent', why: 'Many of its leaves show it: fruit will lack sugar and shade.' };
   return null;
 }
 

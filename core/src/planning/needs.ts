@@ -1,6 +1,7 @@
 import { expectedFruitKg } from '../nutrition/uptake.js';
 import { isPotted, type PlaceKind } from '../records/place.js';
 import type { Crop, GrowthHabit } from '../records/plant.js';
+import { compostDepth } from '../soil/preparation.js';
 import { layer } from '../soil/volumes.js';
 import { MULCH_DEPTH_CM } from '../soil/mulch-plan.js';
 import { type Stock, supportPlan, type SupportQuestion } from '../support/support-plan.js';
@@ -35,7 +36,12 @@ export interface Planned {
   crop: Crop;
   habit: GrowthHabit | null;
   count: number;
-  place: { kind: PlaceKind; volumeL?: number | null; lengthM?: number | null; widthM?: number | null };
+  place: Parameters<typeof compostDepth>[0] & {
+    kind: PlaceKind;
+    volumeL?: number | null;
+    lengthM?: number | null;
+    widthM?: number | null;
+  };
 }
 
 /** Supports as the shed counts them. */
@@ -63,9 +69,6 @@ export interface Needs extends Supports {
   mulchL: number;
   compostL: number;
 }
-
-/** Compost depth in spring (common practice: 2.5 cm a year). */
-const COMPOST_CM = 2.5;
 
 /** Adds the support of some plants to a count. */
 function addSupport(
@@ -119,7 +122,7 @@ export function needsOf(
     const area = (bed.lengthM ?? 0) * (bed.widthM ?? 0);
     if (isPotted(bed) || area === 0) continue;
     needs.mulchL += layer(area, MULCH_DEPTH_CM, 0).litres;
-    needs.compostL += layer(area, COMPOST_CM, 0).litres;
+    needs.compostL += layer(area, compostDepth(bed).depthCm, 0).litres;
   }
   const { low, high, ...rest } = needs;
   return {

@@ -33,8 +33,8 @@ const BOTH: readonly OfferedOn[] = ['place', 'plant'];
 
 /**
  * Every record type, in the order in which the sheet offers them. Case file, tidying, case building, the API, the
- * record sheet, the ribbon and the timeline all derive from this table. A new type is one more row, its class, and
- * its form and icon on the page (the compiler asks for those). The classes and the words that describe a record are separate, so a page that only
+ * record sheet, the ribbon and the timeline all derive from this table. A new type is one more row, its class, its words,
+ * and its form and icon on the page (the compiler asks for those). Classes and words are separate, so a page that only
  * names records need not load them.
  */
 export const RECORD_TYPES = {

@@ -27,19 +27,19 @@ export function regionOf(latitude: number, longitude: number): Region {
   return { south, north: south + REGION_DEG, west, east: west + wide };
 }
 
-/** Something that gardens have, by garden. */
+/** Something that was found, by the person who keeps the garden: nobody makes up five. */
 export interface Counted<K extends string> {
-  gardenId: string;
+  keeper: string;
   what: K;
 }
 
 /**
- * Returns how many gardens have each thing, most first; what fewer than five have is left out.
+ * Returns how many people's gardens have each thing, most first; what fewer than five have is left out.
  * @example countGardens([]) // []
  */
 export function countGardens<K extends string>(list: readonly Counted<K>[]): { what: K; gardens: number }[] {
   const by = new Map<K, Set<string>>();
-  for (const { gardenId, what } of list) by.set(what, (by.get(what) ?? new Set()).add(gardenId));
+  for (const { keeper, what } of list) by.set(what, (by.get(what) ?? new Set()).add(keeper));
   return [...by]
     .map(([what, gardens]) => ({ what, gardens: gardens.size }))
     .filter((c) => c.gardens >= LEAST_GARDENS)

@@ -1,5 +1,5 @@
-import { isPotted, type PlaceKind } from '../records/place.js';
-import { addDays, type Day } from '../units/day.js';
+import { isPotted, type PlaceKind, type Texture } from '../records/place.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 
 /** Before a bed is planted: compost or old manure worked in (common practice: 5 to 8 cm, some weeks before). */
@@ -13,7 +13,7 @@ interface PreparedPlace {
   kind: PlaceKind;
   lengthM?: number | null;
   widthM?: number | null;
-  texture: string;
+  texture: Texture;
   soilTest?: { phosphorus?: string | null } | null;
 }
 
@@ -28,20 +28,35 @@ export interface Preparation {
 }
 
 /**
+ * Returns how deep the compost of a bed lies before it is worked in, cm, and why. Compost brings phosphorus, of which a rich
+ * soil has enough for years.
+ * @example compostDepth({ texture: 'clay' }) // { depthCm: 8, because: 'poor' }
+ */
+export function compostDepth({
+  texture,
+  soilTest,
+}: Pick<PreparedPlace, 'texture' | 'soilTest'>): Pick<Preparation, 'depthCm' | 'because'> {
+  const poor = texture === 'sand' || texture === 'clay';
+  const because = soilTest?.phosphorus === 'high' ? 'rich' : poor ? 'poor' : 'usual';
+  return { depthCm: DEPTH_CM[because], because };
+}
+
+/**
+ * Returns the compost in a bed as its facts hold it: none if none was worked in within the year.
+ * @param dugOn when it was worked in; null if that is not recorded
+ * @example compostIn('2026-04-10', '2026-07-18') // { compostCm: 5 }
+ */
+export const compostIn = (dugOn: Day | null, today: Day): { compostCm?: number } =>
+  dugOn !== null && daysBetween(dugOn, today) < COMPOST_LASTS_DAYS ? { compostCm: DEPTH_CM.usual } : {};
+
+/**
  * Returns what to work into the soil of a planned bed; null for a pot, which gets new mix, and where it is done already.
  * @param plantOut first day on which it may be planted
  * @param doneOn when compost was last worked in; null if that is not recorded
  */
 export function preparationOf(place: PreparedPlace, plantOut: Day, doneOn: Day | null): Preparation | null {
   if (isPotted(place) || (doneOn !== null && doneOn > addDays(plantOut, -COMPOST_LASTS_DAYS))) return null;
-  // compost brings phosphorus, of which a rich soil has enough for years
-  const because =
-    place.soilTest?.phosphorus === 'high'
-      ? 'rich'
-      : place.texture === 'sand' || place.texture === 'clay'
-        ? 'poor'
-        : 'usual';
-  const depthCm = DEPTH_CM[because];
+  const { depthCm, because } = compostDepth(place);
   const areaM2 = place.lengthM && place.widthM ? place.lengthM * place.widthM : null;
   return {
     depthCm,
@@ -61,5 +76,5 @@ const WHY: Record<Preparation['because'], string> = {
 /** Returns the amount and the reason. */
 export const preparationInWords = (p: Preparation, f: Formatter): { amount: string; why: string } => ({
   amount: `${f.centimetres(p.depthCm)} deep${p.litres === null ? '' : `, ${f.litres(p.litres)}`}`,
-  why: `${WHY[p.because]}. Work it into the top ${f.centimetres(20)} before you plant`,
+  why: `none is recorded within the year; if it is in already, tick this. Work it into the top ${f.centimetres(20)}: ${WHY[p.because]}`,
 });

@@ -3,7 +3,7 @@ import { shareInWords } from '../records/label-share.js';
 import type { Formatter } from '../units/formatter.js';
 
 /** Below this share of the label a spray may fail because it was weak (judgement: a fifth is lost to rough measuring). */
-export const WEAK_SHARE = 0.8;
+const WEAK_SHARE = 0.8;
 /** Above this share of the label it burns more easily (the same margin). */
 export const STRONG_SHARE = 1.2;
 

@@ -177,3 +177,12 @@ export function heightOnDay(heightTodayM: number, day: number, today: number): n
  */
 export const usualHeightM = (crop: Crop, seasonDay: number): number =>
   (crop === 'tomato' ? 1.5 : 0.65) * Math.min(1, Math.max(0.1, seasonDay / 75));
+
+/** A plant of unknown height is taken as two months old, days (judgement). */
+const USUAL_AGE_DAYS = 60;
+/**
+ * Returns a plant's height, m; the usual one if it is not known.
+ * @example heightOr('pepper', null) // 0.52
+ */
+export const heightOr = (crop: Crop, heightM: number | null | undefined): number =>
+  heightM ?? usualHeightM(crop, USUAL_AGE_DAYS);

@@ -21,7 +21,7 @@ export const WATER_KIT: readonly WaterKit[] = [
     label: 'Buried bottle',
     line: 'For single plants and pots: water goes to the roots, and little is lost.',
     steps: [
-      'Wash a bottle. Melt or drill small holes in its base and lower sides, none near its neck; leave no sharp edges.',
+      'Wash a bottle. Pierce small holes in its base and lower sides, none near its neck; leave no sharp edges.',
       'Bury it beside the plant at planting, with its neck above the soil.',
       'Fill it through the neck, and cap it loosely against mosquitoes.',
       'Replace it when it gets brittle, before it breaks up in the soil.',
@@ -45,18 +45,21 @@ export const WATER_KIT: readonly WaterKit[] = [
 ];
 
 /** Flow of a usual emitter, L/h. */
-const EMITTER_L_H = 2;
-/** Longest that a morning's watering should run, h (judgement). */
+export const EMITTER_L_H = 2;
+/** About how long a morning's watering should run, h (judgement). */
 const RUN_H = 1;
 const MOST_EMITTERS = 4;
 
 /**
- * Returns how many emitters of 2 L an hour a plant needs, so that an hour replaces what it uses on a hot day.
+ * Returns how many emitters of 2 L an hour a plant needs, so that about an hour replaces what it uses on a hot day, and how
+ * long they then run, minutes.
  * @param litresPerDay of one plant
- * @example emittersFor(3.1) // 2
+ * @example emittersFor(3) // { count: 2, minutes: 45 }
  */
-export const emittersFor = (litresPerDay: number): number =>
-  Math.max(1, Math.min(MOST_EMITTERS, Math.ceil(litresPerDay / (EMITTER_L_H * RUN_H))));
+export function emittersFor(litresPerDay: number): { count: number; minutes: number } {
+  const count = Math.max(1, Math.min(MOST_EMITTERS, Math.ceil(litresPerDay / (EMITTER_L_H * RUN_H))));
+  return { count, minutes: Math.ceil((60 * litresPerDay) / (count * EMITTER_L_H)) };
+}
 
 /** A setting of a timer with what it gives. */
 export interface TimerGives {

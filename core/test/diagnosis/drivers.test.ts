@@ -374,6 +374,12 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
         records: { weather: weather(1, { rainMm: 4 }) },
         observations: signs('plant-leaves-touch-soil'),
       },
+      // nobody knows whether it rained
+      {
+        place: { ...bed, mulch: [{ from: back(20), depthMm: 50, kind: 'straw' }] },
+        records: { weather: [] },
+        observations: signs('plant-leaves-touch-soil'),
+      },
       { plant: { heightM: 0.61 }, records: { pruning: [{ date: back(30), what: ['suckers'] }] } },
     ],
     weak: [

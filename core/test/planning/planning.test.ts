@@ -131,8 +131,8 @@ test('seeds: two to a cell, and always a spare cell', () => {
 });
 
 test('what must be at hand: a bed counts once, a pot needs no mulch by the square metre, the harvest is a range', () => {
-  const wall = { kind: 'ground' as const, lengthM: 2.4, widthM: 0.6 };
-  const pots = { kind: 'container' as const, volumeL: 14 };
+  const wall = { kind: 'ground' as const, texture: 'loam' as const, lengthM: 2.4, widthM: 0.6 };
+  const pots = { kind: 'container' as const, texture: 'potting-mix' as const, volumeL: 14 };
   const needs = needsOf(
     [
       { crop: 'tomato', habit: 'indeterminate', count: 3, place: wall, placeId: 'a' },
@@ -141,8 +141,8 @@ test('what must be at hand: a bed counts once, a pot needs no mulch by the squar
     ],
     '2026-02-01',
   );
-  // 1.44 m²: 6 cm of mulch is 86 L, 2.5 cm of compost 36 L
-  expect([Math.round(needs.mulchL), Math.round(needs.compostL)]).toEqual([86, 36]);
+  // 1.44 m²: 6 cm of mulch is 86 L, 5 cm of compost 72 L, as Today asks for
+  expect([Math.round(needs.mulchL), Math.round(needs.compostL)]).toEqual([86, 72]);
   expect([needs.cages, needs.stakes]).toEqual([3, 0]);
   expect(needs.stringM).toBeGreaterThan(3 * 1.8);
   // three cordons of 2.5 to 5 kg, a bush of 2 to 4 kg, and two peppers of 0.8 to 2 kg
@@ -151,7 +151,7 @@ test('what must be at hand: a bed counts once, a pot needs no mulch by the squar
 });
 
 test('a support is missing if it neither stands nor is counted in the shed', () => {
-  const pots = { kind: 'container' as const, volumeL: 14 };
+  const pots = { kind: 'container' as const, texture: 'potting-mix' as const, volumeL: 14 };
   const peppers = [{ crop: 'pepper' as const, habit: null, count: 6, place: pots, placeId: 'b' }];
   const short = (stock: { cages?: number }, standing: ('cage' | 'stake')[] = []) =>
     needsOf(

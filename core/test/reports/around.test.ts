@@ -18,7 +18,7 @@ test('a region is the same for all its places, holds them, and is about 50 km or
 });
 
 test('what fewer than five gardens have is not counted, however often one has it', () => {
-  const has = (n: number, what: string) => Array.from({ length: n }, (_, i) => ({ gardenId: `g${i}`, what }));
+  const has = (n: number, what: string) => Array.from({ length: n }, (_, i) => ({ keeper: `k${i}`, what }));
   expect(countGardens([...has(4, 'aphids'), ...has(4, 'aphids'), ...has(5, 'blight'), ...has(7, 'slugs')])).toEqual([
     { what: 'slugs', gardens: 7 },
     { what: 'blight', gardens: 5 },

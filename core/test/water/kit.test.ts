@@ -16,6 +16,8 @@ test('what each setting gives a day, newest first; switched off it gives nothing
 });
 
 test('emitters by what a plant uses, one to four; noon is a bad hour to start', () => {
-  expect([0.4, 2, 2.1, 5, 20].map(emittersFor)).toEqual([1, 1, 2, 3, 4]);
+  expect([0.4, 2, 2.1, 5, 20].map((l) => emittersFor(l).count)).toEqual([1, 1, 2, 3, 4]);
+  // four are the most: what is more takes longer
+  expect([2, 3, 20].map((l) => emittersFor(l).minutes)).toEqual([60, 45, 150]);
   expect([9, 10, 16, 17, null].map(startsInHeat)).toEqual([false, true, true, false, false]);
 });

@@ -1,5 +1,4 @@
 import {
-  type Companion,
   CASE_LISTS,
   isPotted,
   observationsOf,
@@ -8,12 +7,11 @@ import {
   type Happening,
   type Inspection,
   type RecordType,
-  type SupportPut,
   type VarietyTendencies,
   type PlantCase,
 } from '@candid-leaf/core/records';
 import { hostsStanding } from '@candid-leaf/core/companions';
-import { COMPOST_LASTS_DAYS } from '@candid-leaf/core/soil';
+import { compostIn } from '@candid-leaf/core/soil';
 import { shieldsFrom } from '@candid-leaf/core/varieties';
 import { daysBetween } from '@candid-leaf/core/units';
 import { makeWatering } from '@candid-leaf/core/water';
@@ -24,7 +22,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
 import { growthIn, sizeOf } from './growth.js';
 import { newestEvent } from './newest-event.js';
-import { recordsOfPlant } from './own-records.js';
+import { companionsIn, recordsOfPlant, supportIn } from './own-records.js';
 import { flowOf, timedWaterings } from './timed.js';
 import { measuredIn } from './weather-lists.js';
 import { livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
@@ -45,20 +43,6 @@ const otherEvents = (records: readonly RecordEntity[]): Happening[] =>
     return what ? [{ date: r.day, what }] : [];
   });
 
-/** Depth that is told to work in, cm. */
-const COMPOST_CM = 5;
-/** Returns the compost that was worked into a bed within the year. */
-function compostIn(s: GardenSnapshot, place: PlaceEntity): { compostCm?: number } {
-  const on = newestEvent(s, place.id, 'compost-dug-in');
-  return on !== null && daysBetween(on, s.today) < COMPOST_LASTS_DAYS ? { compostCm: COMPOST_CM } : {};
-}
-
-/** Returns whether weeds or other plants that carry the crop's pests and viruses were seen there and not cleared since. */
-const hostsNear = (s: GardenSnapshot, place: PlaceEntity): boolean =>
-  hostsStanding(
-    s.recordsOf(place.id).flatMap((r) => (r.type === 'companion' && r.day <= s.today ? (r.data as Companion) : [])),
-  );
-
 /** Builds one plant's case from the garden's records, up to the garden's day. */
 export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): PlantCase {
   const { garden, today } = s;
@@ -72,7 +56,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   const watering = (lists.watering ?? []).map((w) =>
     w.litres == null && w.minutes != null ? makeWatering(flow, w) : w,
   );
-  const support = mine.findLast((r) => r.type === 'support');
+  const support = supportIn(mine);
   const weather = measuredIn(s);
   const timed = timedWaterings(s, place, plant.transplantedOn ?? weather[0]?.date ?? today, today);
   const alike = alikeOf(s.plants, plant, today);
@@ -108,8 +92,8 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       mulch: place.mulch,
       shade: place.shade,
       ...(place.roofed ? { roofed: place.roofed } : {}),
-      ...compostIn(s, place),
-      ...(hostsNear(s, place) ? { hostsNear: true } : {}),
+      ...compostIn(newestEvent(s, place.id, 'compost-dug-in'), today),
+      ...(hostsStanding(companionsIn(s, place.id)) ? { hostsNear: true } : {}),
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,
       history: [...place.history, ...(place.grown ?? [])],
@@ -122,7 +106,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       stage: size.stage,
       transplantedOn: plant.transplantedOn,
       heightM: size.heightM,
-      ...(support ? { support: (support.data as SupportPut).what } : {}),
+      ...(support ? { support } : {}),
       ...(isSinceStart(plant) ? { sinceStart: true } : {}),
       spacingM: plant.spacingM,
       ...(alike ? { alike } : {}),

@@ -1,7 +1,7 @@
 import { sizeIn, stageIn } from '../assessment/growth.js';
 import { type Dealt } from '@candid-leaf/core/support';
 import { dealFor, dealInWords } from '@candid-leaf/core/care';
-import { COVERINGS, type Covering, isUnderGlass, type SupportPut } from '@candid-leaf/core/records';
+import { COVERINGS, type Covering, isUnderGlass } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { warmthNote, weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
@@ -18,9 +18,10 @@ import {
   type WarningEvent,
 } from '@candid-leaf/core/season';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
-import { laterOf, litresOf, usualHeightM } from '@candid-leaf/core/water';
+import { heightOr, laterOf, litresOf } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
+import { recordsOfPlant, supportIn } from '../assessment/own-records.js';
 import { forecastIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -159,21 +160,15 @@ function hangOver(s: GardenSnapshot, place: PlaceEntity): Pick<Task, 'hang'> {
   // over film and glass it is laid from outside
   if (isUnderGlass(place)) return {};
   const hang = hangPlan(
-    livePlantsIn(s, place.id).map((p) => {
-      const support = s.recordsOf(p.id).findLast((r) => r.type === 'support' && r.day <= s.today);
-      return {
-        name: p.name,
-        heightM: sizeIn(s, p).heightM ?? usualHeightM(p.crop, USUAL_DAY),
-        support: support ? (support.data as SupportPut).what : null,
-        precious: p.worth === 3,
-      };
-    }),
+    livePlantsIn(s, place.id).map((p) => ({
+      name: p.name,
+      heightM: heightOr(p.crop, sizeIn(s, p).heightM),
+      support: supportIn(recordsOfPlant(s, p)),
+      precious: p.worth === 3,
+    })),
   );
   return hang ? { hang } : {};
 }
-/** A plant of unknown height is taken as two months old, days (judgement). */
-const USUAL_DAY = 60;
-
 /** Each night of frost is covered for anew; any other spell is news once. */
 const warnedOn = ({ kind, from, to }: HardSpell, today: Day): Day =>
   kind === 'frost' && from <= today && to > today ? addDays(today, 1) : from;

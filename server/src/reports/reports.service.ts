@@ -13,11 +13,11 @@ import { Between, IsNull, type DataSource } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
-import { varietyName, modeOf, placeOf, seasonOf } from '../season/planting-on-view.js';
+import { kindOf, modeOf, placeOf, seasonOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { roundTo } from '@candid-leaf/core/units';
 import { AroundService } from './around.service.js';
-import { plantsOf, seasonsOf, seasonWith, YearsService } from './years.service.js';
+import { plantsOf, type Season, seasonsOf, YearsService } from './years.service.js';
 
 /** Most seasons to compare. */
 const MOST_COMPARED = 8;
@@ -38,7 +38,12 @@ export class ReportsService {
     const season = seasonOf(s, asked ?? growingYearOf(s.today, s.garden.latitude, modeOf(s)).year);
     const plants = plantsOf(s, season.year);
     const compared: ComparedSeason[] = [];
-    for (const year of seasonsOf(s, season.year).slice(0, MOST_COMPARED)) compared.push(await this.compared(s, year));
+    const seasons: Season[] = [];
+    for (const year of seasonsOf(s, season.year).slice(0, MOST_COMPARED)) {
+      const one = await this.compared(s, year);
+      compared.push(one.row);
+      seasons.push(one.season);
+    }
     return {
       season,
       harvest: await this.harvest(s, season, plants),
@@ -55,10 +60,7 @@ export class ReportsService {
       cooked: await this.cooked(s, season),
       compared,
       around: await this.around.of(s, season),
-      years: await this.years.over(
-        s,
-        compared.map((c) => seasonWith(s, c)),
-      ),
+      years: await this.years.over(s, seasons),
     };
   }
 
@@ -156,14 +158,14 @@ export class ReportsService {
   }
 
   /** Returns the sums of a season: its harvest, and the weather from first planting out to last picking. */
-  private async compared(s: GardenSnapshot, year: number): Promise<ComparedSeason> {
+  private async compared(s: GardenSnapshot, year: number): Promise<{ row: ComparedSeason; season: Season }> {
     const season = seasonOf(s, year);
     const plants = plantsOf(s, year);
     const own = new Set(plants.map((p) => p.id));
     const picks = (await this.records<Picking>(s, season, 'picking')).filter((r) => r.plantId && own.has(r.plantId));
     const days = picks.map((r) => r.day).sort();
     // without the waterings of a whole season: only the fruit is compared
-    const { kg } = harvestReport(
+    const gave = harvestReport(
       plants.map((p) => reported(s, p)),
       asPicks(picks),
     );
@@ -177,21 +179,26 @@ export class ReportsService {
       [HOT_DAY_C, s.garden.id, from, to],
     );
     const n = Number(row?.days ?? 0);
+    const weather =
+      n === 0
+        ? null
+        : {
+            days: n,
+            meanC: roundTo(Number(row!.meanC), 1),
+            hotDays: Number(row!.hotDays),
+            rainMm: Math.round(Number(row!.rainMm)),
+          };
+    const ripe = picks.filter((r) => (r.data.ripeness ?? 'ripe') === 'ripe').sort((a, b) => (a.day > b.day ? -1 : 1));
     return {
-      label: season.label,
-      year,
-      plants: plants.length,
-      kg,
-      firstPick: days[0] ?? null,
-      weather:
-        n === 0
-          ? null
-          : {
-              days: n,
-              meanC: roundTo(Number(row!.meanC), 1),
-              hotDays: Number(row!.hotDays),
-              rainMm: Math.round(Number(row!.rainMm)),
-            },
+      row: { label: season.label, year, plants: plants.length, kg: gave.kg, firstPick: days[0] ?? null, weather },
+      season: {
+        season,
+        plants,
+        weather,
+        kg: new Map(gave.plants.map((p) => [p.id, p.kg])),
+        // newest first: the first of each plant is written last
+        firstRipe: new Map(ripe.map((r) => [r.plantId!, r.day])),
+      },
     };
   }
 }
@@ -233,7 +240,7 @@ function reported(s: GardenSnapshot, p: PlantEntity) {
   return {
     id: p.id,
     name: p.name,
-    variety: variety ? varietyName(variety, p.crop) : (p.type ?? p.crop),
+    variety: kindOf(s, p),
     place: placeOf(s, p)?.name ?? '',
     crop: p.crop,
     type: variety?.type ?? p.type,

@@ -1,23 +1,33 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { ComparedSeason, YearsView } from '@candid-leaf/contract';
-import { isRainless, type Picking, type WaterMethod } from '@candid-leaf/core/records';
+import {
+  type Covering,
+  isRainless,
+  isSheet,
+  type MulchSpell,
+  spellsWith,
+  type WaterMethod,
+} from '@candid-leaf/core/records';
 import { plantingDates, type PlantedOut, troublesOverYears, type YearMethod } from '@candid-leaf/core/reports';
 import type { GrowingYear } from '@candid-leaf/core/season';
 import { daysBetween, grouped, median } from '@candid-leaf/core/units';
-import { fruitGOf } from '@candid-leaf/core/varieties';
 import { wayOf } from '@candid-leaf/core/water';
 import { Between, type DataSource } from 'typeorm';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
-import { placeOf, seasonOf, varietyName, yearOf } from '../season/planting-on-view.js';
+import { kindOf, placeOf, yearOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 
-/** A season with its plants. */
-interface Season {
+/** A season with its plants, and what they gave. */
+export interface Season {
   season: GrowingYear;
   plants: readonly PlantEntity[];
   weather: ComparedSeason['weather'];
+  /** used, by plant, kg */
+  kg: ReadonlyMap<string, number>;
+  /** first ripe fruit, by plant */
+  firstRipe: ReadonlyMap<string, string>;
 }
 
 /** How a bed or pot was watered in a season, from its records. */
@@ -39,7 +49,7 @@ export class YearsService {
     const out: PlantedOut[] = [];
     const years = [];
     for (const one of seasons) {
-      out.push(...(await this.plantedOut(s, one)));
+      out.push(...plantedOut(s, one));
       const looked = await this.looked(s, one.season);
       const found = await this.troubles(s, one);
       if (looked || found.length > 0)
@@ -53,36 +63,6 @@ export class YearsService {
         });
     }
     return { dates: plantingDates(out), troubles: troublesOverYears(years) };
-  }
-
-  private async plantedOut(s: GardenSnapshot, { season, plants }: Season): Promise<PlantedOut[]> {
-    const rows = await this.db.query<{ plantId: string; day: string; data: string }[]>(
-      `SELECT plantId, day, data FROM record
-       WHERE gardenId = ? AND type = 'picking' AND deletedAt IS NULL AND day BETWEEN ? AND ?`,
-      [s.garden.id, season.from, season.to],
-    );
-    const picks = grouped(
-      rows.map((r) => ({ plantId: r.plantId, day: r.day, ...(JSON.parse(r.data) as Picking) })),
-      (r) => r.plantId,
-    );
-    return plants.map((p) => {
-      const own = picks.get(p.id) ?? [];
-      const fruitG = fruitGOf(s.varietyOf(p) ?? p);
-      const used = own.filter((r) => r.use !== 'binned');
-      return {
-        crop: p.crop,
-        covered: isCovered(s, p),
-        year: season.year,
-        over: season.to < s.today,
-        plantedOn: p.transplantedOn!,
-        firstRipe:
-          own
-            .filter((r) => (r.ripeness ?? 'ripe') === 'ripe')
-            .map((r) => r.day)
-            .sort()[0] ?? null,
-        kg: used.reduce((t, r) => t + (r.grams ?? (r.count ?? 0) * fruitG), 0) / 1000,
-      };
-    });
   }
 
   /** A season in which nobody looked has no problems on record, and says nothing. */
@@ -111,12 +91,11 @@ export class YearsService {
 
   /** What was done in a season, from its records; null where nothing is recorded. */
   private async method(s: GardenSnapshot, { season, plants }: Season): Promise<YearMethod> {
-    const places = new Map(plants.map((p) => [p.id, placeOf(s, p)]));
     const share = (is: (p: PlantEntity) => boolean): number =>
       plants.length === 0 ? 0 : plants.filter(is).length / plants.length;
-    const mulchKnown = s.places.some((p) => p.mulch.length > 0);
+    const mulch = await this.mulchIn(s, season);
     const mulchedIn = (p: PlantEntity): boolean =>
-      (places.get(p.id)?.mulch ?? []).some((m) => m.from <= season.to && (m.to ?? season.to) >= p.transplantedOn!);
+      (mulch.get(p.placeId) ?? []).some((m) => (m.to ?? season.to) >= p.transplantedOn!);
     const watered = await this.watered(s, season);
     const ways = grouped(
       watered.map((w) => ({ way: w.how ?? wayOf(s.places.find((p) => p.id === w.target)?.irrigation), n: +w.days })),
@@ -124,22 +103,35 @@ export class YearsService {
     );
     const often = watered.filter((w) => +w.days > 1).map((w) => daysBetween(w.first, w.last) / (+w.days - 1));
     return {
-      mulched: mulchKnown ? share(mulchedIn) : null,
+      mulched: mulch.size > 0 ? share(mulchedIn) : null,
       way:
         [...ways].map(([way, l]) => ({ way, n: l.reduce((t, x) => t + x.n, 0) })).sort((a, b) => b.n - a.n)[0]?.way ??
         null,
       everyDays: often.length === 0 ? null : median(often),
       covered: share((p) => isCovered(s, p)),
       plantedOn: plants.length === 0 ? 0 : median(plants.map((p) => daysBetween(season.from, p.transplantedOn!))),
-      varieties: [
-        ...new Set(
-          plants.map((p) => {
-            const variety = s.varietyOf(p);
-            return variety ? varietyName(variety, p.crop) : (p.type ?? p.crop);
-          }),
-        ),
-      ],
+      varieties: [...new Set(plants.map((p) => kindOf(s, p)))],
     };
+  }
+
+  /** Returns the mulch that lay in a season, by bed. A season without any on record says nothing of mulch. */
+  private async mulchIn(s: GardenSnapshot, season: GrowingYear): Promise<Map<string, MulchSpell[]>> {
+    // a garden's snapshot holds the records of one season only
+    const rows = await this.db.query<{ placeId: string; data: string }[]>(
+      `SELECT placeId, data FROM record WHERE gardenId = ? AND type = 'covering' AND deletedAt IS NULL
+         AND placeId IS NOT NULL AND day <= ? ORDER BY day, id`,
+      [s.garden.id, season.to],
+    );
+    const laid = grouped(rows, (r) => r.placeId);
+    return new Map(
+      s.places.flatMap((place) => {
+        const records = (laid.get(place.id) ?? []).map((r) => JSON.parse(r.data) as Covering);
+        const spells = spellsWith(place, records).mulch.filter(
+          (m) => m.from <= season.to && (m.to ?? season.to) >= season.from && coversSoil(m),
+        );
+        return spells.length > 0 ? [[place.id, spells] as const] : [];
+      }),
+    );
   }
 
   private watered(s: GardenSnapshot, season: GrowingYear): Promise<Watered[]> {
@@ -152,6 +144,19 @@ export class YearsService {
     );
   }
 }
+
+const coversSoil = (m: MulchSpell): boolean => m.depthMm > 0 || isSheet(m.kind);
+
+const plantedOut = (s: GardenSnapshot, { season, plants, kg, firstRipe }: Season): PlantedOut[] =>
+  plants.map((p) => ({
+    crop: p.crop,
+    covered: isCovered(s, p),
+    year: season.year,
+    over: season.to < s.today,
+    plantedOn: p.transplantedOn!,
+    firstRipe: firstRipe.get(p.id) ?? null,
+    kg: kg.get(p.id) ?? 0,
+  }));
 
 function isCovered(s: GardenSnapshot, p: PlantEntity): boolean {
   const place = placeOf(s, p);
@@ -167,10 +172,3 @@ export const seasonsOf = (s: GardenSnapshot, asked: number): number[] =>
 /** Returns the plants planted out in a season. */
 export const plantsOf = (s: GardenSnapshot, year: number): PlantEntity[] =>
   s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);
-
-/** Returns a season of this garden with its plants. */
-export const seasonWith = (s: GardenSnapshot, { year, weather }: Pick<ComparedSeason, 'year' | 'weather'>): Season => ({
-  season: seasonOf(s, year),
-  plants: plantsOf(s, year),
-  weather,
-});

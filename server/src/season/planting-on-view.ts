@@ -1,4 +1,4 @@
-import type { PlantingOnView } from '@candid-leaf/contract';
+import type { PlantingOnView, SeasonView } from '@candid-leaf/contract';
 import { climateOfGarden, weatherInPlace } from '@candid-leaf/core/climate';
 import { potSizeFor } from '@candid-leaf/core/water';
 import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/varieties';
@@ -50,6 +50,12 @@ export const yearOf = (s: GardenSnapshot, day: string): number => seasonYear(s.g
 /** Returns the variety's name, else the crop. */
 export const varietyName = (variety: VarietyEntity | undefined, crop: string): string =>
   variety?.name ?? (crop === 'tomato' ? 'Tomato' : 'Pepper');
+
+/** Returns the plant's variety by name, else the code of its type or crop. */
+export function kindOf(s: GardenSnapshot, p: PlantEntity): string {
+  const variety = s.varietyOf(p);
+  return variety ? varietyName(variety, p.crop) : (p.type ?? p.crop);
+}
 
 /** Returns the plant's variety, else its type. */
 export const nameOf = (s: GardenSnapshot, p: PlantEntity): string =>
@@ -161,7 +167,11 @@ export const wereNibbled = (plantings: readonly PlantingEntity[]): boolean =>
   plantings.some((p) => p.looks?.some((l) => l.what === 'gnawed'));
 
 /** Returns a planting with rotation, dates and warnings. */
-export function plantingOnView(s: GardenSnapshot, p: PlantingEntity, nibbled: boolean): PlantingOnView {
+export function plantingOnView(
+  s: GardenSnapshot,
+  p: PlantingEntity,
+  here: Pick<SeasonView, 'nibbled' | 'hottestC'>,
+): PlantingOnView {
   const variety = s.varietyOf(p);
   const place = placeOf(s, p);
   const shields = shieldsFrom(variety?.letters, p.crop);
@@ -173,12 +183,12 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity, nibbled: bo
     planting: plantingDto(p),
     variety: varietyName(variety, p.crop),
     place: place?.name ?? '',
-    seeds: seedsFor(p.count, nibbled),
+    seeds: seedsFor(p.count, here.nibbled),
     standing,
     rotation,
     rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground', standing }, p.crop),
     warnings: [
-      ...hintsFor(s, p, place, standing),
+      ...hintsFor(s, p, { place, standing, hottestC: here.hottestC }),
       ...againstAim(p, variety),
       ...againstPlace(variety, history, p.year),
       ...againstSummer(s, p, variety),
@@ -240,10 +250,14 @@ export const hottestOf = (s: GardenSnapshot): number =>
     ).map((m) => m.tMaxC),
   );
 
-function hintsFor(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity | undefined, standing: number): string[] {
+function hintsFor(
+  s: GardenSnapshot,
+  p: PlantingEntity,
+  { place, standing, hottestC }: { place: PlaceEntity | undefined; standing: number; hottestC: number },
+): string[] {
   if (!place) return [];
   const others = livePlaces(s).filter((o) => o.id !== place.id);
-  const question = { place, others, crop: p.crop, plants: p.count + standing, hottestC: hottestOf(s) };
+  const question = { place, others, crop: p.crop, plants: p.count + standing, hottestC };
   return placeHints({ ...question, spacingM: spacingOf(p.crop) }, s.format);
 }
 

@@ -10,9 +10,9 @@ import {
   type DatesQuestion,
   type Supported,
 } from '@candid-leaf/core/planning';
-import type { Picking, SupportPut } from '@candid-leaf/core/records';
+import type { Picking } from '@candid-leaf/core/records';
 import { growingYearOf } from '@candid-leaf/core/season';
-import { recordsOfPlant } from '../assessment/own-records.js';
+import { recordsOfPlant, supportIn } from '../assessment/own-records.js';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
@@ -61,7 +61,7 @@ export class SeasonService {
     const past = season.to < today.today;
     const s = past ? { ...(await this.snapshots.asOf(gardenId, season.to)), plants: today.plants } : today;
     const all = await this.plantings.of(gardenId);
-    const nibbled = wereNibbled(all);
+    const here = { nibbled: wereNibbled(all), hottestC: hottestOf(s) };
     const own = all.filter((p) => p.year === year);
     const plants = s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);
     return {
@@ -70,14 +70,13 @@ export class SeasonService {
       today: today.today,
       past,
       lines: linesOf(s, year, own, plants, !past),
-      plantings: own.map((p) => plantingOnView(s, p, nibbled)),
+      plantings: own.map((p) => plantingOnView(s, p, here)),
       stood: stoodIn(today, year),
       notes: await this.notes.of(gardenId, year),
       before: await this.lookBack(today, year - 1),
       grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
       second: year === now.year ? secondIn(today, year) : null,
-      hottestC: hottestOf(s),
-      nibbled,
+      ...here,
       needs: past ? null : needsIn(s, own, plants),
     };
   }
@@ -125,9 +124,9 @@ function neededFor(s: GardenSnapshot, p: PlantingEntity) {
 
 /** Returns a plant with the support that is recorded for it, if one is. */
 function supportedIn(s: GardenSnapshot, plant: PlantEntity): Supported[] {
-  const put = recordsOfPlant(s, plant).findLast((r) => r.type === 'support');
+  const standing = supportIn(recordsOfPlant(s, plant));
   const { crop, habit } = plant;
-  return put ? [{ crop, habit, standing: (put.data as SupportPut).what }] : [];
+  return standing ? [{ crop, habit, standing }] : [];
 }
 
 /** One line per planned or growing variety; without any, one per crop, so the year shows before it is planned. */

@@ -64,11 +64,6 @@ export class SoilPrepSource extends RecordingSource {
     return tick.recordId;
   }
 
-  override async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    if (recordId && (await this.records.exists(m, s.garden.id, recordId)))
-      await this.records.markDeleted(m, s.garden.id, recordId, true);
-  }
-
   /** Returns when compost went into each bed within the year: autumn belongs to the season before. */
   private async dugIn(s: GardenSnapshot): Promise<Map<string, string>> {
     const rows = await this.db.query<{ placeId: string; day: string }[]>(
@@ -82,6 +77,8 @@ export class SoilPrepSource extends RecordingSource {
 
   private async due(s: GardenSnapshot): Promise<{ place: PlaceEntity; plan: Preparation }[]> {
     const { year } = growingYearOf(s.today, s.garden.latitude, modeOf(s));
+    // who feeds by a soil test adds only what it shows is low
+    if (s.garden.starter === 'by-test') return [];
     const planned = (await this.plantings.of(s.garden.id)).filter(
       (p) => !p.plantedOn && (p.year === year || p.year === year + 1),
     );

@@ -3,6 +3,7 @@ import { companionRow, mustWeed, weedsStanding } from '@candid-leaf/core/compani
 import type { Companion } from '@candid-leaf/core/records';
 import type { EntityManager } from 'typeorm';
 import { sizeIn } from '../assessment/growth.js';
+import { companionsIn } from '../assessment/own-records.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { RecordsService } from '../records/records.service.js';
@@ -52,20 +53,13 @@ export class WeedingSource extends RecordingSource {
     });
     return tick.recordId;
   }
-
-  override async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    if (recordId && (await this.records.exists(m, s.garden.id, recordId)))
-      await this.records.markDeleted(m, s.garden.id, recordId, true);
-  }
 }
 
 function weedsToClear(s: GardenSnapshot, place: PlaceEntity) {
-  const heights = livePlantsIn(s, place.id).flatMap((p) => sizeIn(s, p).heightM ?? []);
-  if (livePlantsIn(s, place.id).length === 0) return [];
-  return weedsStanding(companionsOf(s, place)).filter(({ what }) =>
+  const plants = livePlantsIn(s, place.id);
+  if (plants.length === 0) return [];
+  const heights = plants.flatMap((p) => sizeIn(s, p).heightM ?? []);
+  return weedsStanding(companionsIn(s, place.id)).filter(({ what }) =>
     mustWeed(what, heights.length > 0 ? Math.min(...heights) : null),
   );
 }
-
-const companionsOf = (s: GardenSnapshot, place: PlaceEntity): Companion[] =>
-  s.recordsOf(place.id).flatMap((r) => (r.type === 'companion' && r.day <= s.today ? (r.data as Companion) : []));

@@ -2,11 +2,12 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { diseaseVisit } from '@candid-leaf/core/care';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
-import { type Happening, spellOn } from '@candid-leaf/core/records';
+import { spellOn } from '@candid-leaf/core/records';
 import { isUUID } from 'class-validator';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { growthIn } from '../assessment/growth.js';
+import { isHeldUp, recordsOfPlant } from '../assessment/own-records.js';
 import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -46,7 +47,8 @@ export class RemediesSource extends TaskSource {
       // next season's work belongs to the bed: it stays when the plant is gone
       const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
       if (!plant || (repeated.includes(t) && fallen.has(t.treatmentId))) continue;
-      const level = levels.get(t.treatmentId);
+      // next season's work is not urgent, however bad this one was
+      const level = t.seasonal ? undefined : levels.get(t.treatmentId);
       const base = { ...baseTask(s, t, plant), ...(level ? { level } : {}) };
       const step = await this.sprayOf(this.db.manager, s, t, plant, treatments);
       tasks.push(step ? sprayTask(s, base, step) : base);
@@ -141,15 +143,12 @@ function baseTask(s: GardenSnapshot, t: TreatmentTaskEntity, plant: PlantEntity)
 /** Spotted leaves are cut in one visit, in one order. */
 function visitOf(s: GardenSnapshot, plant: PlantEntity): string[] {
   const place = placeOf(s, plant);
-  const records = [...s.recordsOf(plant.id), ...s.recordsOf(plant.placeId)];
   return diseaseVisit({
     place: place ?? { kind: 'ground' },
     crop: plant.crop,
     habit: s.varietyOf(plant)?.habit ?? plant.habit,
     heightM: place ? growthIn(s, plant, place).heightM : plant.heightM,
-    supported: records.some(
-      (r) => r.type === 'support' || (r.type === 'event' && (r.data as Happening).what === 'tied'),
-    ),
+    supported: isHeldUp(recordsOfPlant(s, plant)),
     mulched: place !== undefined && spellOn(place.mulch, s.today) !== undefined,
     plants: livePlantsIn(s, plant.placeId).length,
   });

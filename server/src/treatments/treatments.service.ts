@@ -203,13 +203,13 @@ export class TreatmentsService {
   }
 }
 
-/** Returns the steps after the first; what waits for gentler steps comes last. */
 /** How much a finding matters on the day its treatment starts. */
 function levelOf({ context }: PlantAssessment, disorder: DisorderCode): Pick<FindingThen, 'level'> {
   const serious = seriousnessOf(context, disorder);
   return serious ? { level: serious.level } : {};
 }
 
+/** Returns the steps after the first; what waits for gentler steps comes last. */
 function ladderOf(report: Report, disorder: DisorderCode): Remedy[][] {
   const own = report.remedies.filter((r) => r.forDisorder === disorder);
   const steps = [...new Set(own.map((r) => r.step).filter((step) => step > 1))].sort((a, b) => a - b);

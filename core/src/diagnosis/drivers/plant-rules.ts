@@ -105,8 +105,10 @@ const WET_AFTER_RAIN_DAYS = 2;
 function liesOnDryMulch(ctx: CaseContext): boolean {
   const { place, asOf } = ctx.case;
   const mulch = spellOn(place.mulch, asOf);
-  const rained = ctx.weather(WET_AFTER_RAIN_DAYS).some((w) => w.rainMm >= 1);
-  return mulch !== undefined && mulch.depthMm > 0 && daysBetween(mulch.from, asOf) <= FRESH_DAYS && !rained;
+  const days = ctx.weather(WET_AFTER_RAIN_DAYS);
+  // without weather nobody knows whether it is wet
+  const dry = days.length > 0 && days.every((w) => w.rainMm < 1);
+  return mulch !== undefined && mulch.depthMm > 0 && daysBetween(mulch.from, asOf) <= FRESH_DAYS && dry;
 }
 
 /** Returns whether leaves touch the soil, or were never cleared from it. */

@@ -2,7 +2,7 @@ import { isPotted } from '../../records/place.js';
 import { isOf } from '../../records/vocabulary/sign-groups.js';
 import { addDays, type Day } from '../../units/day.js';
 import { toTenth, roundTo } from '../../units/rounding.js';
-import { coveredM2, usualHeightM } from '../../water/crops.js';
+import { coveredM2, heightOr } from '../../water/crops.js';
 import { LEAF_LOSS_PCT, LEAF_LOSS_WITHIN_DAYS, leafLostPct } from '../../pruning/leaf-loss.js';
 import { seasonEnd } from '../../season/frost-days.js';
 import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
@@ -40,7 +40,7 @@ const affected = (ctx: CaseContext): number | undefined => {
   return most > 0 ? most : undefined;
 };
 const cover = (ctx: CaseContext): number =>
-  coveredM2(ctx.case.plant.crop, ctx.case.plant.heightM ?? usualHeightM(ctx.case.plant.crop, 60));
+  coveredM2(ctx.case.plant.crop, heightOr(ctx.case.plant.crop, ctx.case.plant.heightM));
 
 /**
  * The one order for water: the amount of the plan's next watering, and its rhythm. Null if the records allow no

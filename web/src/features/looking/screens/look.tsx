@@ -1,6 +1,6 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
 import { type SignCode, signRow, type SignSeen } from '@candid-leaf/core/records';
-import { ArrowLeft, ArrowRight, Check, CircleHelp, Flower, Sprout, X } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Check, X } from 'lucide-react';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -12,17 +12,14 @@ import { Panel } from '../../../ui/panel';
 import { AddPhoto } from '../../../frame/acts/add-photo';
 import { PlantPage } from '../../../frame/plant-page';
 import { PART_WORDS, TouchPlant } from '../../../signs/plant/touch-plant';
-import { RecordSheet } from '../../../frame/acts/record-sheet';
 import { useRecordOnce } from '../../../frame/acts/use-record-once';
 import { asGrown } from '../../../lib/plant-now';
 import { GrowthQuestion } from '../../../frame/acts/growth-question';
+import { CountTruss, NoteWeeds, UnlikePacket } from '../components/noted-besides';
 import { SignTile } from '../components/sign-tile';
 import { isLookedFor, signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';
 import { useWayOn } from '../../../ui/use-way-on';
-import { useWrite } from '../../../ui/use-write';
-import { savePlants } from '../../../data/plants';
-import { asInput } from '../../../lib/as-input';
 
 /** Looking a plant over: touch the part, then what it looks like. */
 export function LookScreen() {
@@ -225,71 +222,6 @@ function NoneOfThese({ signs, look: { of, put } }: Pick<TilesProps, 'signs' | 'l
       <X aria-hidden size={17} />{' '}
       {asked.length === signs.filter(isLookedFor).length ? 'None of these' : 'None of the others'}
     </Button>
-  );
-}
-
-/** Flowers and fruit of one truss, counted while looking. */
-function CountTruss({ plant }: Pick<PlantView, 'plant'>) {
-  const garden = useGarden();
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <Button onClick={() => setOpen(true)}>
-        <Flower aria-hidden size={17} /> Count a truss
-      </Button>
-      {open && (
-        <RecordSheet
-          open
-          onClose={() => setOpen(false)}
-          target={{ plantId: plant.id, placeId: null, name: plant.name }}
-          day={garden.today}
-          kinds={['truss-count']}
-        />
-      )}
-    </>
-  );
-}
-
-/** Fruit that is unlike its packet: Today then asks which variety it is, and advice follows the right one. */
-function UnlikePacket({ plant }: Pick<PlantView, 'plant'>) {
-  const garden = useGarden();
-  const save = useWrite(savePlants, garden.id);
-  if (!plant.varietyId || plant.varietyUnsure) return null;
-  const unsure = () =>
-    save.mutate(
-      { plants: [{ ...asInput(plant), varietyUnsure: true }] },
-      {
-        said: 'Noted. Once its fruit shows colour, Today asks which variety it is.',
-        undo: (now) => save.mutate({ plants: [{ ...asInput(plant), version: now[0]?.version ?? plant.version }] }),
-      },
-    );
-  return (
-    <Button onClick={unsure} disabled={save.isPending}>
-      <CircleHelp aria-hidden size={17} /> Unlike its packet
-    </Button>
-  );
-}
-
-/** Weeds close by: they become a task where plants are young, and count when pests are judged. */
-function NoteWeeds({ plant }: Pick<PlantView, 'plant'>) {
-  const garden = useGarden();
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <Button onClick={() => setOpen(true)}>
-        <Sprout aria-hidden size={17} /> Note weeds
-      </Button>
-      {open && (
-        <RecordSheet
-          open
-          onClose={() => setOpen(false)}
-          target={{ plantId: null, placeId: plant.placeId, name: 'this bed or pot' }}
-          day={garden.today}
-          kinds={['companion']}
-          filled={{ what: 'weeds', did: 'seen' }}
-        />
-      )}
-    </>
   );
 }
 

@@ -40,7 +40,7 @@ export function Around({ around }: { around: AroundView | null }) {
             ))}
             {helped.map((h) => (
               <li key={`${h.label} ${h.remedy}`}>
-                {h.label}: “{h.remedy}” helped in {h.worked} of {h.gardens} gardens.
+                {h.label}: “{h.remedy}” helped in {h.gardens} gardens.
               </li>
             ))}
             {firstRipe.map((r) => (

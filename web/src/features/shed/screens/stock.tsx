@@ -61,7 +61,7 @@ function Stock({ garden, barrel }: { garden: GardenDto; barrel: GardenView['barr
           <MeasuredField control={control} name="barrelSeenL" label="In it now" quantity="litres" min={0} />
           <p className="col-span-2 text-sm text-soft">
             {barrel
-              ? `By the rain and your waterings since ${f.day(garden.stock!.barrelSeenOn!)}: about ${f.litres(barrel.litres)}.${barrel.comingL > 0 ? ` Rain of the next three days would bring ${f.litres(barrel.comingL)} more.` : ''}`
+              ? `By the rain and your recorded waterings since ${f.day(garden.stock!.barrelSeenOn!)}: about ${f.litres(barrel.litres)}.${barrel.comingL > 0 ? ` Rain of the next three days would bring ${f.litres(barrel.comingL)} more.` : ''}`
               : 'From then on we count the rain on the roof and what you water by can.'}{' '}
             Keep a tight lid on it: children can drown, and mosquitoes breed.
           </p>

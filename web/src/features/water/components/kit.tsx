@@ -1,5 +1,5 @@
 import type { PlaceDto, PlacePlanDto } from '@candid-leaf/contract';
-import { emittersFor, startsInHeat, WATER_KIT } from '@candid-leaf/core/water';
+import { EMITTER_L_H, emittersFor, startsInHeat, WATER_KIT } from '@candid-leaf/core/water';
 import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { Unfold } from '../../../ui/unfold';
@@ -22,9 +22,7 @@ export function Kit({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
       )}
       {p.hotDayL !== null && (own.length === 0 || place.irrigation === 'drip') && (
         <p className="mt-1">
-          On its hottest day a plant used {f.litres(p.hotDayL)}. An hour of{' '}
-          {emittersFor(p.hotDayL) === 1 ? 'one emitter' : `${emittersFor(p.hotDayL)} emitters`} of {f.litres(2)} an hour
-          replaces that.
+          On its hottest day a plant used {f.litres(p.hotDayL)}. <Emitters litres={p.hotDayL} />
         </p>
       )}
       <Unfold
@@ -51,4 +49,10 @@ export function Kit({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
       </Unfold>
     </Panel>
   );
+}
+
+function Emitters({ litres }: { litres: number }) {
+  const f = useFormat();
+  const { count, minutes } = emittersFor(litres);
+  return `${count === 1 ? 'One emitter' : `${count} emitters`} of ${f.litres(EMITTER_L_H)} an hour ${count === 1 ? 'replaces' : 'replace'} that in ${minutes} minutes.`;
 }
