@@ -115,7 +115,7 @@ test('export a case as file and sheet, open it as a plant from another garden', 
   ]);
   await page.getByRole('link', { name: 'Open another case file' }).click();
   await page.getByLabel('Case file').setInputFiles(await file.path());
-  // the same answer from the file alone, reckoned in the browser
+  // the same answer from the file alone, worked out in the browser
   await expect(page.getByRole('heading', { name: /^Blossom end rot/ })).toBeVisible();
   await expect(page.getByRole('button', { name: told!.trim() })).toBeVisible();
   await expect(page.getByRole('button', { name: 'I will do this' })).toBeHidden();

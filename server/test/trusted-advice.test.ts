@@ -131,7 +131,7 @@ describe('step by step', () => {
   test('a follow-up closes its own tasks; next season’s tasks stay and come due by themselves', async () => {
     const g = await gardenOf(app);
     const place = await g.place({});
-    const plant = await g.plant(place);
+    const plant = await g.plant(place, { habit: 'indeterminate' });
     await g.weather();
     for (const back of [20, 16, 12, 8, 4, 1])
       await g.record('watering', { plantId: plant }, { date: addDays(TODAY, -back), litres: 6, how: 'overhead' });
@@ -202,6 +202,9 @@ test('a young plant with a leaf disease is urgent: on Today, and asked about in 
   };
   const grown = await treated({ stage: 'fruiting' });
   expect(grown.asked).toBe(addDays(TODAY, 7));
+  // suckers are pinched on the visit only where the cuts train a plant to stems: its habit is not recorded here
+  const visit = (await grown.g.view()).today.find((t) => t.remedy === 'remove-infected-leaves');
+  expect(visit?.sequence?.join()).toMatch(/^Go when(?!.*Pinch out)/);
   const young = await treated({ stage: 'vegetative', heightM: 0.4, transplantedOn: '2026-06-20' });
   expect(young.asked).toBe(addDays(TODAY, 4));
   expect(await young.levels()).toContainEqual(['remove-infected-leaves', 'urgent']);

@@ -1,10 +1,10 @@
 import { isUnderGlass, type PlaceKind, type Cover } from '../records/place.js';
-import type { Crop, GrowthHabit } from '../records/plant.js';
+import type { Training } from '../pruning/methods.js';
 
 interface VisitQuestion {
   place: { kind: PlaceKind; cover?: Cover | null };
-  crop: Crop;
-  habit?: GrowthHabit | null;
+  /** as the cuts go by it */
+  training: Training;
   heightM?: number | null;
   /** something holds it up */
   supported: boolean;
@@ -20,10 +20,10 @@ const TALL_M = 0.5;
 /**
  * Returns a visit to plants with a leaf disease, in the one order in which nothing is touched twice: from clean to sick, from
  * tying up to covering the soil (common practice).
- * @example diseaseVisit({ place: { kind: 'ground' }, crop: 'pepper', supported: false, mulched: true, plants: 1 }).length // 3
+ * @example diseaseVisit({ place: { kind: 'ground' }, training: 'leave-alone', supported: false, mulched: true, plants: 1 }).length // 3
  */
 export function diseaseVisit(q: VisitQuestion): string[] {
-  const cordon = q.crop === 'tomato' && q.habit !== 'determinate';
+  const cordon = q.training === 'one-stem' || q.training === 'two-stems';
   const tall = (q.heightM ?? TALL_M) >= TALL_M;
   const indoors = q.place.kind === 'indoors' || q.place.kind === 'container' || isUnderGlass(q.place);
   return [

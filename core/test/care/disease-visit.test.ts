@@ -1,7 +1,14 @@
 import { diseaseVisit } from '../../src/care/index.js';
 
 const visit = (more: Partial<Parameters<typeof diseaseVisit>[0]> = {}): string[] =>
-  diseaseVisit({ place: { kind: 'ground' }, crop: 'tomato', supported: true, mulched: false, plants: 3, ...more });
+  diseaseVisit({
+    place: { kind: 'ground' },
+    training: 'one-stem',
+    supported: true,
+    mulched: false,
+    plants: 3,
+    ...more,
+  });
 /** The first words of each step. */
 const order = (steps: readonly string[]): string[] => steps.map((s) => s.split(/[ ,]/).slice(0, 2).join(' '));
 
@@ -11,8 +18,9 @@ test('a cordon in a bare bed: clean to sick, up before down, the soil last', () 
 });
 
 test('only what this plant and this soil need', () => {
-  expect(visit({ habit: 'determinate' }).join()).not.toMatch(/suckers/);
-  expect(visit({ crop: 'pepper' }).join()).not.toMatch(/suckers/);
+  expect(visit({ training: 'two-stems' }).join()).toMatch(/suckers/);
+  expect(visit({ training: 'keep-suckers' }).join()).not.toMatch(/suckers/);
+  expect(visit({ training: 'leave-alone' }).join()).not.toMatch(/suckers/);
   expect(visit({ mulched: true }).join()).not.toMatch(/paper/);
   expect(visit({ place: { kind: 'container' } }).join()).not.toMatch(/paper/);
   expect(visit({ heightM: 0.4 }).join()).not.toMatch(/Tie up what/);

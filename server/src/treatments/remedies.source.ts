@@ -1,12 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { diseaseVisit } from '@candid-leaf/core/care';
+import { cutsOf, diseaseVisit } from '@candid-leaf/core/care';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
 import { spellOn } from '@candid-leaf/core/records';
 import { isUUID } from 'class-validator';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
-import { growthIn } from '../assessment/growth.js';
 import { isHeldUp, recordsOfPlant } from '../assessment/own-records.js';
 import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -49,7 +48,8 @@ export class RemediesSource extends TaskSource {
       if (!plant || (repeated.includes(t) && fallen.has(t.treatmentId))) continue;
       // next season's work is not urgent, however bad this one was
       const level = t.seasonal ? undefined : levels.get(t.treatmentId);
-      const base = { ...baseTask(s, t, plant), ...(level ? { level } : {}) };
+      const sequence = t.remedy === 'remove-infected-leaves' ? await this.visit(s, plant) : null;
+      const base = { ...baseTask(s, t, plant), ...(level ? { level } : {}), ...(sequence ? { sequence } : {}) };
       const step = await this.sprayOf(this.db.manager, s, t, plant, treatments);
       tasks.push(step ? sprayTask(s, base, step) : base);
     }
@@ -96,6 +96,20 @@ export class RemediesSource extends TaskSource {
     return isUUID(id) && (await m.existsBy(TreatmentTaskEntity, { id, gardenId: s.garden.id }));
   }
 
+  /** Returns how spotted leaves are cut: in one visit, in one order. */
+  private async visit(s: GardenSnapshot, plant: PlantEntity): Promise<string[]> {
+    const place = placeOf(s, plant);
+    const own = await this.assessments.ofPlant(s, plant);
+    return diseaseVisit({
+      place: place ?? { kind: 'ground' },
+      training: cutsOf(own, plant.training).training.training,
+      heightM: own.context.case.plant.heightM,
+      supported: isHeldUp(recordsOfPlant(s, plant)),
+      mulched: place !== undefined && spellOn(place.mulch, s.today) !== undefined,
+      plants: livePlantsIn(s, plant.placeId).length,
+    });
+  }
+
   private async sprayOf(
     m: EntityManager,
     s: GardenSnapshot,
@@ -136,20 +150,5 @@ function baseTask(s: GardenSnapshot, t: TreatmentTaskEntity, plant: PlantEntity)
     remedy: t.remedy,
     dose: t.dose,
     cautions: t.cautions,
-    ...(t.remedy === 'remove-infected-leaves' ? { sequence: visitOf(s, plant) } : {}),
   };
-}
-
-/** Spotted leaves are cut in one visit, in one order. */
-function visitOf(s: GardenSnapshot, plant: PlantEntity): string[] {
-  const place = placeOf(s, plant);
-  return diseaseVisit({
-    place: place ?? { kind: 'ground' },
-    crop: plant.crop,
-    habit: s.varietyOf(plant)?.habit ?? plant.habit,
-    heightM: place ? growthIn(s, plant, place).heightM : plant.heightM,
-    supported: isHeldUp(recordsOfPlant(s, plant)),
-    mulched: place !== undefined && spellOn(place.mulch, s.today) !== undefined,
-    plants: livePlantsIn(s, plant.placeId).length,
-  });
 }
