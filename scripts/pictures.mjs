@@ -115,6 +115,12 @@ try {
   await choose(desk.page, 'Bed or pot', 'Clay pots');
   await desk.page.getByRole('button', { name: 'Run' }).click();
   await desk.page.getByText('keeps this plant best').waitFor();
+  // its charts are drawn one by one
+  await desk.page.waitForFunction(() =>
+    [...document.querySelectorAll('[aria-label="Results"] figure')].every(
+      (f) => f.querySelector('.recharts-bar-rectangle') ?? f.querySelector('p'),
+    ),
+  );
   await desk.page.evaluate(() => {
     const came = document.querySelector('[aria-label="Results"]');
     globalThis.scrollTo(0, came.getBoundingClientRect().top + globalThis.scrollY - 175);

@@ -53,7 +53,8 @@ export interface PlantOnView {
 /** A bed or pot on the garden page. */
 export interface PlaceOnView {
   place: PlaceDto;
-  fractionAvailable: number | null;
+  /** the plant that its plan goes by; null if its pots are watered one by one, or nothing grows there */
+  speakerId: string | null;
   plants: PlantOnView[];
 }
 

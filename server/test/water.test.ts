@@ -96,7 +96,28 @@ test('a week is planned in days, litres and minutes; rules hold; faults are name
       data: { date: TODAY, feel: 'wet', depthCm: 5, by: 'finger' },
     })
     .expect(200);
-  expect((await bed.plan()).pours[0]!.fractionAvailable!).toBeGreaterThan(before);
+  const { fractionAvailable: left } = (await bed.plan()).pours[0]!;
+  expect(left!).toBeGreaterThan(before);
+  // a small plant drinks less: the garden's page gives the water of the driest, as the plan does
+  const small = {
+    placeId: bed.place,
+    name: 'Three',
+    crop: 'tomato',
+    transplantedOn: addDays(TODAY, -20),
+    heightM: 0.3,
+  };
+  await bed.agent
+    .put(bed.url('/plants'))
+    .send({ id: uuid(), ...small, stage: 'vegetative' })
+    .expect(200);
+  const { body } = await bed.agent.get(bed.url('/view')).expect(200);
+  const { speakerId, plants } = (body as GardenView).places[0]!;
+  const [pour] = (await bed.plan()).pours;
+  expect(plants.find((one) => one.plant.id === speakerId)).toMatchObject({
+    plant: { name: pour!.speaker },
+    fractionAvailable: pour!.fractionAvailable,
+  });
+  expect(Math.max(...plants.map((one) => one.fractionAvailable!))).toBeGreaterThan(pour!.fractionAvailable! + 0.01);
 });
 
 test('the plan goes to the timer and comes back as records, once; a clogged filter and a dead timer are noticed', async () => {

@@ -9,7 +9,7 @@ import {
   type RibbonDay,
   type TaskDto,
 } from '@candid-leaf/contract';
-import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
+import type { PlaceAssessment, PlantAssessment, Report } from '@candid-leaf/core/assessment';
 import { feedingStory, cutsOf, standsOf, supportOf, tapOf } from '@candid-leaf/core/care';
 import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
 import { feedInWords } from '@candid-leaf/core/nutrition';
@@ -63,7 +63,7 @@ export class ViewsService {
     return {
       garden: this.gardens.dto(s.garden),
       ribbon: ribbon(s, all),
-      places: livePlaces(s).map((p) => placeOnView(s, p, assessed.get(p.id)?.plants ?? new Map())),
+      places: livePlaces(s).map((p) => placeOnView(s, p, assessed.get(p.id))),
       today: due,
       week: thisWeek(all, s.today, s.format),
       barrel: barrelIn(s),
@@ -146,21 +146,13 @@ function find(s: GardenSnapshot, plantId: string): { plant: PlantEntity; place: 
   return { plant, place };
 }
 
-function placeOnView(
-  s: GardenSnapshot,
-  place: PlaceEntity,
-  assessed: ReadonlyMap<string, PlantAssessment>,
-): PlaceOnView {
+function placeOnView(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment | undefined): PlaceOnView {
   const plants = livePlantsIn(s, place.id).flatMap((plant) => {
-    const own = assessed.get(plant.id);
+    const own = assessed?.plants.get(plant.id);
     return own ? [plantOnView(s, plant, place, own)] : [];
   });
-  const fractions = plants.flatMap((p) => (p.fractionAvailable === null ? [] : [p.fractionAvailable]));
-  return {
-    place: placeDto(place),
-    fractionAvailable: fractions.length > 0 ? fractions.reduce((a, b) => a + b, 0) / fractions.length : null,
-    plants,
-  };
+  const { together, pours } = assessed?.plan ?? { together: false, pours: [] };
+  return { place: placeDto(place), speakerId: (together && pours[0]?.speakerId) || null, plants };
 }
 
 function plantOnView(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, own: PlantAssessment): PlantOnView {

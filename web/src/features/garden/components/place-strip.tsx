@@ -19,11 +19,6 @@ import { leftOn, type Over, PlantCell } from './plant-cell';
 // the beds come first, their menus a moment later
 const PlaceMenu = lazy(async () => ({ default: (await import('./place-menu')).PlaceMenu }));
 
-const mean = (list: readonly (number | null)[]): number | null => {
-  const known = list.flatMap((left) => (left === null ? [] : [left]));
-  return known.length === 0 ? null : known.reduce((a, b) => a + b, 0) / known.length;
-};
-
 interface Props {
   view: PlaceOnView;
   day: Day;
@@ -62,7 +57,7 @@ export function PlaceStrip({ view, day, tasks }: Props) {
               {place.name}
             </Link>
           </h2>
-          <Facts view={view} left={mean(plants.map((p) => leftOn(p, day)))} />
+          <Facts view={view} left={leftOf(view, day)} />
         </div>
         <Acts view={view} day={day <= garden.today ? day : garden.today} />
       </div>
@@ -108,6 +103,12 @@ function coverOver(place: PlaceOnView['place'], day: Day): Over {
   if (spellOn(place.shade, day)) return 'cloth';
   const cover = coverOf(place);
   return cover === 'tunnel' || cover === 'glasshouse' || cover === 'roof' ? cover : null;
+}
+
+/** Returns the water left where its plan looks, so both pages give one number. */
+function leftOf({ speakerId, plants }: PlaceOnView, day: Day): number | null {
+  const speaker = plants.find((p) => p.plant.id === speakerId);
+  return speaker ? leftOn(speaker, day) : null;
 }
 
 /** Its type, and the water left in it. */
