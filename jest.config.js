@@ -79,7 +79,7 @@ const inParts = (name, all) =>
 
 export default {
   // nothing here waits for time to pass; on a busy machine the database may
-  testTimeout: 60_000,
+  testTimeout: 300_000,
   projects: [
     ...inParts('core', 5),
     project('contract'),

@@ -18,7 +18,7 @@ let home;
 try {
   await ensureModules();
   await buildAll(say);
-  home = throwAwayFolder('pictures');
+  home = throwAwayFolder('pictures', 'memory');
   delete process.env.DATABASE_URL;
   const stack = await startStack({ home, port: 0, tell: say, weatherStandIns: true });
   stop = stack.stop;

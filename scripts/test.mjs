@@ -41,12 +41,12 @@ async function tests(what, name, args, env, report, read) {
 /** Runs beside the checks and Jest, as it mostly waits for its own processes. */
 async function endured() {
   const report = join(home, 'endure.json');
-  const done = await exec(process.execPath, [join(ROOT, 'scripts/endure.mjs'), '3'], {
+  const done = await exec(process.execPath, [join(ROOT, 'scripts/endure.mjs'), '2'], {
     cwd: ROOT,
     env: { ...process.env, ENDURE_REPORT: report },
   });
   say(
-    `\n— Kills, a frozen and a full database, starts that are ended, three rounds (done after ${soFar()})\n${done.stdout}${done.stderr}`.trimEnd(),
+    `\n— Kills, a frozen and a full database, starts that are ended, two rounds (done after ${soFar()})\n${done.stdout}${done.stderr}`.trimEnd(),
   );
   const rows = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : [];
   const failed = rows.filter((r) => r.tried === 0 || r.lost + r.doubled + r.help > 0).length;
@@ -69,7 +69,7 @@ try {
   // Debian's Chromium without its own window: the same engine, a third faster
   await preferPackage('chromium-headless-shell', 'chromium-headless-shell');
   await buildAll(say);
-  home = throwAwayFolder('test');
+  home = throwAwayFolder('test', 'memory');
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
   process.once('SIGINT', () => {
     stopTools();

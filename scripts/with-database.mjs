@@ -11,7 +11,7 @@ let stop = async () => {};
 let home;
 try {
   await ensureAll({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
-  home = throwAwayFolder('with');
+  home = throwAwayFolder('with', 'memory');
   const db = await startMariadb(join(home, 'mariadb'));
   ({ stop } = db);
   const [name, ...args] = process.argv.slice(2);

@@ -10,6 +10,8 @@ import { markOfDatabase } from './mariadb.mjs';
 import { carriersOf, markOf } from './processes.mjs';
 
 const WRITERS = 6;
+/** A start on a busy machine with a slow disk, ms. */
+const LONGEST_START_MS = 300_000;
 /** Answers after which the same write is sent again: not now, no space, or changed at the same moment. */
 const AGAIN = new Set([503, 507, 409]);
 const TODAY = '2026-07-18';
@@ -58,7 +60,7 @@ export async function writer(urls) {
       if (answer?.ok) return answer;
       turn += 1;
       if (answer && !AGAIN.has(answer.status)) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
-      if (i > 600) throw new Error(`${path} was not answered within a minute`);
+      if (i > 1800) throw new Error(`${path} was not answered within three minutes`);
       await wait(100);
     }
   };
@@ -191,8 +193,8 @@ export async function count(databaseUrl, writers, row, photos) {
 /** Returns whether a file is there, and not cut off before its first byte. */
 const isFilled = (file) => (statSync(file, { throwIfNoEntry: false })?.size ?? 0) > 0;
 
-/** Waits for a condition; if it takes too long, a person would have to help. */
-export async function comesAbout(row, what, ms = 60_000) {
+/** Waits for a condition; if it takes too long, even on a busy machine, a person would have to help. */
+export async function comesAbout(row, what, ms = 180_000) {
   for (const until = Date.now() + ms; Date.now() < until; await wait(50))
     if (await Promise.resolve(what()).catch(() => false)) return true;
   row.help += 1;
@@ -224,7 +226,7 @@ export async function startUntil(folder, words, how) {
   });
   await Promise.race([
     said,
-    wait(120_000, undefined, { ref: false }).then(() =>
+    wait(LONGEST_START_MS, undefined, { ref: false }).then(() =>
       Promise.reject(new Error(`it did not say "${words}":\n${text}`)),
     ),
   ]);

@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
+import { freemem } from 'node:os';
 import { join, resolve } from 'node:path';
 import { ROOT } from './build.mjs';
 import { exec } from './exec.mjs';
@@ -30,10 +31,24 @@ export function checkDisk(needMb = NEEDED_MB) {
 const has = (program) => spawnSync('sh', ['-c', `command -v ${program}`]).status === 0;
 export const isRoot = () => process.getuid?.() === 0;
 
-/** A folder for one run, readable by the database's own user. */
-export function throwAwayFolder(name) {
-  mkdirSync(DATA, { recursive: true });
-  const folder = mkdtempSync(join(DATA, `${name}-`));
+/** Memory as a folder, where Linux offers it, and how much of it a run may need. */
+const MEMORY = '/dev/shm';
+const MEMORY_MB = 4000;
+const hasMemory = () => {
+  if (!existsSync(MEMORY)) return false;
+  const { bavail, bsize } = statfsSync(MEMORY);
+  return (bavail * bsize) / 2 ** 20 >= MEMORY_MB && freemem() / 2 ** 20 >= 2 * MEMORY_MB;
+};
+
+/**
+ * A folder for one run, readable by the database's own user.
+ * @param place `memory`: no run waits for a slow disk, if the machine has memory to spare. `disk`: what is measured or
+ * tried is the disk
+ */
+export function throwAwayFolder(name, place = 'disk') {
+  const within = place === 'memory' && hasMemory() ? MEMORY : DATA;
+  mkdirSync(within, { recursive: true });
+  const folder = mkdtempSync(join(within, `${within === MEMORY ? 'candid-leaf-' : ''}${name}-`));
   chmodSync(folder, 0o755);
   return folder;
 }

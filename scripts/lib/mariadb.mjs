@@ -96,6 +96,8 @@ const markOf = (at) => `--datadir=${at.data}`;
 export const markOfDatabase = (home) => markOf(layout(home));
 /** If no one waits for it, a database may write everything before it ends. */
 const LAST_WRITES_MS = 30_000;
+/** After a power cut on a slow disk a database takes its time to recover, ms. */
+const LONGEST_START_MS = 180_000;
 
 async function launch(at, more) {
   const out = openSync(at.log, 'a', 0o600);
@@ -123,14 +125,14 @@ async function launch(at, more) {
   closeSync(out);
   let ended = false;
   child.once('exit', () => (ended = true));
-  for (let i = 0; i < 300; i++) {
+  for (const until = Date.now() + LONGEST_START_MS; Date.now() < until;) {
     if (ended) throw new Plain(`The database did not start. ${lastWords(at)}`);
     const { stdout, stderr } = await exec('mariadb-admin', ['--no-defaults', `--socket=${at.socket}`, 'ping']);
     if (stdout.includes('alive') || /denied/i.test(stderr)) return child;
     await wait(100);
   }
   await stopProcess(child);
-  throw new Plain(`The database did not answer within half a minute. ${lastWords(at)}`);
+  throw new Plain(`The database did not answer within three minutes. ${lastWords(at)}`);
 }
 
 const stopProcess = (child) =>

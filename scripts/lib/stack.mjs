@@ -47,10 +47,12 @@ function startNode(file, env, log, args = []) {
 }
 
 const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-5).join('\n') : '');
+/** A start may take this long on a busy machine with a slow disk, ms. */
+const LONGEST_START_MS = 180_000;
 const hasEnded = (child) => child.exitCode !== null || child.signalCode !== null;
 
 async function answers(url, child, log, what, crew) {
-  for (let i = 0; i < 1200; i++) {
+  for (const until = Date.now() + LONGEST_START_MS; Date.now() < until;) {
     if (crew.stopping) throw new Plain('Stopped while starting.');
     if (hasEnded(child)) throw new Plain(`${what} stopped while starting:\n${tail(log)}`);
     const ok = await fetch(url).then(
@@ -60,7 +62,7 @@ async function answers(url, child, log, what, crew) {
     if (ok) return;
     await wait(50);
   }
-  throw new Plain(`${what} did not answer within a minute:\n${tail(log)}`);
+  throw new Plain(`${what} did not answer within three minutes:\n${tail(log)}`);
 }
 
 /** A secret that is kept beside an outside database, for the sessions. */

@@ -139,7 +139,7 @@ export async function screens() {
   checkDisk();
   await ensureModules();
   await buildAll(say);
-  const home = throwAwayFolder('words');
+  const home = throwAwayFolder('words', 'memory');
   delete process.env.DATABASE_URL;
   const stack = await startStack({ home, tell: say, weatherStandIns: true });
   try {

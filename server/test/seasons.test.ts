@@ -10,7 +10,7 @@ import { HABITS, type Habit } from './seasons/work.js';
  */
 const app = useApp();
 const ALL = process.env.SEASONS === 'all';
-const DAYS = ALL ? 110 : 28;
+const DAYS = ALL ? 110 : 20;
 const picked = process.env.SEASON_OF;
 const PATIENCE_MS = 30 * 60_000;
 
