@@ -73,7 +73,10 @@ try {
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
   process.once('SIGINT', () => {
     stopTools();
-    void stop().finally(() => process.exit(130));
+    void stop().finally(() => {
+      rmSync(home, { recursive: true, force: true });
+      process.exit(130);
+    });
   });
   // one after the other: each uses both cores, and the database is started beside them
   const checked = (async () => {

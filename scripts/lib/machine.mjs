@@ -1,7 +1,7 @@
 // What the machine needs: Node.js, a few Debian packages, disk space, the npm packages.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { freemem } from 'node:os';
 import { join, resolve } from 'node:path';
 import { ROOT } from './build.mjs';
@@ -34,6 +34,14 @@ export const isRoot = () => process.getuid?.() === 0;
 /** Memory as a folder, where Linux offers it, and how much of it a run may need. */
 const MEMORY = '/dev/shm';
 const MEMORY_MB = 4000;
+const OURS = 'candid-leaf-';
+/** Removes what runs that were killed left in memory: their processes are gone. */
+function clearMemory() {
+  if (!existsSync(MEMORY)) return;
+  for (const left of readdirSync(MEMORY).filter((n) => n.startsWith(OURS)))
+    if (!existsSync(`/proc/${left.slice(OURS.length).split('-')[0]}`))
+      rmSync(join(MEMORY, left), { recursive: true, force: true });
+}
 const hasMemory = () => {
   if (!existsSync(MEMORY)) return false;
   const { bavail, bsize } = statfsSync(MEMORY);
@@ -46,9 +54,10 @@ const hasMemory = () => {
  * tried is the disk
  */
 export function throwAwayFolder(name, place = 'disk') {
+  clearMemory();
   const within = place === 'memory' && hasMemory() ? MEMORY : DATA;
   mkdirSync(within, { recursive: true });
-  const folder = mkdtempSync(join(within, `${within === MEMORY ? 'candid-leaf-' : ''}${name}-`));
+  const folder = mkdtempSync(join(within, within === MEMORY ? `${OURS}${process.pid}-${name}-` : `${name}-`));
   chmodSync(folder, 0o755);
   return folder;
 }

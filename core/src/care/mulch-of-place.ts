@@ -7,6 +7,7 @@ import { isSheet } from '../records/choices.js';
 import { type MulchPlan, mulchPlan, THIN_MM } from '../soil/mulch-plan.js';
 import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';
 import { addDays, type Day } from '../units/day.js';
+import { mulchOn } from '../records/mulch.js';
 import { spellOn } from '../records/spells.js';
 
 interface PlaceWithMulch {
@@ -39,6 +40,7 @@ const coverMm = (m: MulchSpell | undefined): number =>
 export function mulchOfPlace({ place, plants, history, weather, today, bareSeen }: MulchedPlace): MulchPlan {
   const heights = plants.flatMap((p) => (p.heightM === null ? [] : [p.heightM]));
   const planted = plants.flatMap((p) => (p.transplantedOn === null ? [] : [p.transplantedOn])).sort();
+  const spread = spellOn(place.mulch, today);
   const ahead = weather.filter((w) => w.date >= today);
   const exposure = { facts: place, newlyPlanted: false };
   const heatAhead = hardSpells(today, ahead, exposure, ahead).some(
@@ -50,7 +52,8 @@ export function mulchOfPlace({ place, plants, history, weather, today, bareSeen 
     weather,
     heightM: heights.length > 0 ? Math.min(...heights) : null,
     plantedOn: planted.at(-1) ?? null,
-    liesMm: bareSeen ? 0 : place.mulch.length === 0 ? null : coverMm(spellOn(place.mulch, today)),
+    liesMm: bareSeen ? 0 : place.mulch.length === 0 ? null : coverMm(mulchOn(place.mulch, today)),
+    spreadOn: !bareSeen && spread && spread.depthMm >= THIN_MM ? spread.from : null,
     areaM2: place.lengthM !== null && place.widthM !== null ? place.lengthM * place.widthM : null,
     leafSpot: history.some((y) => (y.problems ?? []).some(splashes)),
     isPot: isPotted(place),

@@ -91,6 +91,7 @@ export const MULCHES = [
   'dark-fabric',
   'white-fabric',
   'paper',
+  'sand',
   'weeds',
   'other',
 ] as const;

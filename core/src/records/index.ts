@@ -18,6 +18,7 @@ export * from './tendencies.js';
 export * from './record-classes.js';
 export { RULES_IN_WORDS } from './refusals.js';
 export * from './rules.js';
+export * from './mulch.js';
 export * from './spells.js';
 export * from './shape.js';
 export * from './text.js';

@@ -24,6 +24,8 @@ const BY_MULCH: Readonly<Record<string, number>> = {
   paper: -0.5,
 };
 const LOOSE_MULCH_K = -2;
+/** Loose mulch of this depth and more cools fully, mm; less of it in proportion (judgement). */
+const FULL_MM = 50;
 
 /**
  * Returns °C at finger depth on a day; null with fewer than five days of weather in the eleven before.
@@ -38,6 +40,6 @@ export function soilWarmth(
   if (days.length < LEAST_DAYS) return null;
   const mean = days.reduce((t, w) => t + (w.tMinC + w.tMaxC) / 2, 0) / days.length;
   const covered = mulch && (mulch.depthMm > 0 || isSheet(mulch.kind));
-  const warmer = covered ? (BY_MULCH[mulch.kind ?? ''] ?? (isSheet(mulch.kind) ? 0 : LOOSE_MULCH_K)) : 0;
+  const warmer = covered ? (BY_MULCH[mulch.kind ?? ''] ?? (isSheet(mulch.kind) ? 0 : LOOSE_MULCH_K * Math.min(1, mulch.depthMm / FULL_MM))) : 0;
   return { celsius: roundTo(mean + warmer, 1), error: SOIL_ERROR_C };
 }

@@ -1,6 +1,7 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
+import { roundTo } from '../units/rounding.js';
 
 /**
  * Common practice: 5 to 8 cm, away from the stem, once the soil is warm (days about 21 °C) and the plant is 30 cm
@@ -25,6 +26,8 @@ export interface MulchQuestion {
   plantedOn: Day | null;
   /** current mulch, mm; null if never recorded */
   liesMm: number | null;
+  /** when what lies was spread deep enough; what is missing since has settled and rotted, as computed */
+  spreadOn?: Day | null;
   areaM2: number | null;
   /** leaf spots that splash up from the soil were found here, this year or before */
   leafSpot: boolean;
@@ -37,7 +40,15 @@ export type MulchPlan =
   /** unknown whether there is mulch: not recorded does not mean not laid */
   | { kind: 'ask' }
   | { kind: 'wait'; because: 'cold' | 'small' }
-  | { kind: 'lay'; because: 'warm' | 'heat'; paper: boolean; depthCm: number; litres: number | null };
+  | {
+      kind: 'lay';
+      because: 'warm' | 'heat' | 'settled';
+      paper: boolean;
+      depthCm: number;
+      litres: number | null;
+      /** with "settled": since when, and how deep it likely is, cm */
+      settled?: { since: Day; liesCm: number };
+    };
 
 /** Days after planting when a plant of unknown height counts as tall enough (judgement). */
 const TALL_AFTER_DAYS = 30;
@@ -47,13 +58,15 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
   const { liesMm } = q;
   if (liesMm === null) return { kind: 'ask' };
   if (liesMm >= THIN_MM) return { kind: 'lies' };
-  const depthCm = MULCH_DEPTH_CM - liesMm / 10;
-  const lay = (because: 'warm' | 'heat'): MulchPlan => ({
+  const liesCm = roundTo(liesMm / 10, 0);
+  const depthCm = q.spreadOn ? MULCH_DEPTH_CM - liesCm : MULCH_DEPTH_CM - liesMm / 10;
+  const lay = (because: 'warm' | 'heat' | 'settled'): MulchPlan => ({
     kind: 'lay',
     because,
     paper: q.leafSpot && !q.isPot,
     depthCm,
     litres: q.areaM2 === null ? null : Math.round(q.areaM2 * depthCm * 10),
+    ...(because === 'settled' ? { settled: { since: q.spreadOn!, liesCm } } : {}),
   });
   if (q.heatAhead) return lay('heat');
   const past = q.weather.filter((w) => w.date < q.today && w.date >= addDays(q.today, -WARM_FOR_DAYS));
@@ -63,7 +76,7 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
     q.heightM !== null
       ? q.heightM >= TALL_M
       : q.plantedOn !== null && daysBetween(q.plantedOn, q.today) >= TALL_AFTER_DAYS;
-  return tall ? lay('warm') : { kind: 'wait', because: 'small' };
+  return tall ? lay(q.spreadOn ? 'settled' : 'warm') : { kind: 'wait', because: 'small' };
 }
 
 /** Returns the reason to lay mulch, or to wait, as a clause. */
@@ -78,6 +91,8 @@ export function mulchInWords(p: MulchPlan, f: Formatter): string {
         ? `the soil is still cold, and mulch keeps it cold. Wait for a week of days of about ${f.temperature(WARM_DAYS_C)}. Dark fabric is the exception: it warms the soil`
         : `the plants are small: wait until they are ${f.centimetres(TALL_M * 100)} tall`;
     case 'lay':
+      if (p.settled)
+        return `what was spread on ${f.day(p.settled.since)} has likely settled to about ${f.centimetres(p.settled.liesCm)}. Look first, and add only where you see soil`;
       return `${p.because === 'heat' ? 'heat is forecast: bare soil dries out and bakes' : 'the soil is bare and warm, and the plants are tall enough'}${
         p.paper ? '; four sheets of wet plain paper under it, because leaf spots splash up from this soil' : ''
       }`;

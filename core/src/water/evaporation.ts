@@ -1,6 +1,10 @@
 import { saturationVapourPressure } from '../climate/reference-evapotranspiration.js';
 import type { Texture } from '../records/place.js';
 import { isSheet, type WaterMethod } from '../records/choices.js';
+import type { MulchSpell } from '../records/facts.js';
+import { lyingMm } from '../records/mulch.js';
+import { spellOn } from '../records/spells.js';
+import { type Day, dayNumber } from '../units/day.js';
 import { SOILS } from './soils.js';
 
 // Evaporation from the soil surface in addition to the plant's own use: the dual crop coefficient of FAO-56 ch. 7.
@@ -74,6 +78,20 @@ export function throughMulch(mulch: { depthMm: number; kind?: string | null } | 
   if (!mulch || mulch.depthMm <= 0) return 1;
   const organic = 1 - 0.5 * Math.min(1, mulch.depthMm / 50);
   return isSheet(mulch.kind) ? Math.min(THROUGH_SHEET, organic) : organic;
+}
+
+/**
+ * Returns the same for a day, with what has settled of the mulch by then. What all days of a spell share is computed once.
+ * @example throughMulchOn([{ from: '2026-05-01', kind: 'clippings', depthMm: 50 }])('2026-06-10', dayNumber('2026-06-10')) // 0.75
+ */
+export function throughMulchOn(spells: readonly MulchSpell[] | undefined): (day: Day, dayNo: number) => number {
+  let known: { spell: MulchSpell; from: number } | null = null;
+  return (day, dayNo) => {
+    const spell = spellOn(spells, day);
+    if (!spell) return 1;
+    if (known?.spell !== spell) known = { spell, from: dayNumber(spell.from) };
+    return throughMulch({ kind: spell.kind, depthMm: lyingMm(spell, dayNo - known.from) });
+  };
 }
 
 /** The drying top layer. `depletionMm` is De over the wet, bare part. */

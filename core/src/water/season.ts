@@ -14,7 +14,7 @@ import {
   usualHeightM,
   WATER_CROPS,
 } from './crops.js';
-import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
+import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulchOn } from './evaporation.js';
 import { depletionFraction, type RootZone, rootZones } from './root-zone.js';
 
 // What a plant and its soil demand on a day of its season.
@@ -119,6 +119,7 @@ export function demands({
   const clock = seasonClock({ plant, asOf });
   const zoneOn = rootZones(place, crop, plant.spacingM);
   const potted = isPotted(place);
+  const mulchOn = throughMulchOn(place.mulch);
   // a bed's Kcb covers all of its ground; only ground far wider than the plant is left out
   const mostGroundM2 = 1.3 * WATER_CROPS[crop].fullCoverM2;
   return (w, etoMm, dayNo = dayNumber(w.date)) => {
@@ -139,8 +140,7 @@ export function demands({
       ? // a plant in a pot is an island: use what its leaves take over the area they cover
         Math.max(0.9, leafCoefficient(crop, seasonDay, height) + climate) * etoMm * leavesM2 * zone.wallLoss
       : kcb * etoMm * ofM2;
-    const mulch = throughMulch(spellOn(place.mulch, w.date));
-    const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
+    const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulchOn(w.date, dayNo); // eq. 71
     const rainCaught = potted ? throughLeaves(leavesM2, zone.soilM2) : 1;
     return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, rainCaught, zone, seasonDay };
   };

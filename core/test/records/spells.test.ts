@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { COVERINGS, type Covering, spellOn, spellsWith } from '@candid-leaf/core/records';
+import { COVERINGS, type Covering, mulchOn, spellOn, spellsWith } from '@candid-leaf/core/records';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { addDays } from '@candid-leaf/core/units';
 
@@ -24,6 +24,20 @@ test('only "mulched" and only "shade hung" take the usual depth and cloth', () =
   const { mulch, shade } = spellsWith({}, [mulched(MAY), { date: MAY, what: 'shade', did: 'on' }]);
   expect(spellOn(mulch, MAY)?.depthMm).toBe(50);
   expect(spellOn(shade, MAY)?.blockPct).toBe(30);
+});
+
+test('loose mulch settles, clippings sooner than straw and straw than bark; sheets, sand and what was measured stay', () => {
+  const after = (kind: string | undefined, days: number) =>
+    mulchOn([{ from: MAY, depthMm: 60, ...(kind ? { kind } : {}) }], addDays(MAY, days))!.depthMm;
+  expect(after('clippings', 40)).toBe(30);
+  expect(after('straw', 150)).toBe(30);
+  for (const days of [1, 40, 200]) {
+    expect(after('clippings', days)).toBeLessThan(after('straw', days));
+    expect(after('straw', days)).toBeLessThan(after('bark', days));
+    for (const stays of ['sand', 'paper', 'dark-fabric', 'other', undefined]) expect(after(stays, days)).toBe(60);
+  }
+  expect(after('straw', 0)).toBe(60);
+  expect(mulchOn([{ from: MAY, to: MAY, depthMm: 60 }], addDays(MAY, 1))).toBeUndefined();
 });
 
 test('weeds laid as mulch cover bare soil, and nothing that already lies there', () => {

@@ -189,6 +189,13 @@ describe('mulch', () => {
     expect(mulchPlan(q({ liesMm: null, heatAhead: true }))).toEqual({ kind: 'ask' });
     expect(mulchPlan(q({ liesMm: 20 }))).toMatchObject({ depthCm: 4, litres: 80 });
   });
+  test('what was spread deep enough and has settled since is looked at first, then topped up', () => {
+    const settled = mulchPlan(q({ liesMm: 24, spreadOn: '2026-05-03' }));
+    expect(settled).toMatchObject({ because: 'settled', depthCm: 4, litres: 80, settled: { liesCm: 2 } });
+    expect(mulchInWords(settled, METRIC_FORMAT)).toMatch(/3 May has likely settled to about 2.cm\. Look first/);
+    // in heat there is no time to look twice
+    expect(mulchPlan(q({ liesMm: 24, spreadOn: '2026-05-03', heatAhead: true }))).toMatchObject({ because: 'heat' });
+  });
   test('paper under it after leaf spots, and never in a pot', () => {
     expect(mulchPlan(q({ leafSpot: true }))).toMatchObject({ paper: true });
     expect(mulchInWords(mulchPlan(q({ leafSpot: true })), METRIC_FORMAT)).toMatch(/four sheets of wet plain paper/);

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { reportOn } from '@candid-leaf/core/assessment';
 import type { PlantCase } from '@candid-leaf/core/records';
-import { addDays } from '@candid-leaf/core/units';
+import { addDays, dayNumber } from '@candid-leaf/core/units';
 import { evaporated, totalEvaporableMm, waterBalance } from '@candid-leaf/core/water';
 import { mulchOfPlace } from '../../src/care/index.js';
-import { climateTerm, coverShare, mostKc, throughMulch } from '../../src/water/evaporation.js';
+import { climateTerm, coverShare, mostKc, throughMulch, throughMulchOn } from '../../src/water/evaporation.js';
 import { stressCoefficient } from '../../src/water/root-zone.js';
 import { aCase } from '../helpers.js';
 
@@ -148,6 +148,14 @@ describe('four years of real weather', () => {
     for (const depth of [1, 20, 50, 90]) expect(under('paper', depth)).toBeLessThanOrEqual(under('straw', depth));
     expect(throughMulch(undefined)).toBe(1);
     expect(under('fabric', 0)).toBe(1);
+    // what has settled lets more through, day by day, and the next spell begins anew
+    const through = throughMulchOn([
+      { from, to: addDays(to, -1), depthMm: 50, kind: 'clippings' },
+      { from: to, depthMm: 50, kind: 'clippings' },
+    ]);
+    const on = (day: string) => through(day, dayNumber(day));
+    expect([on(from), on(addDays(from, 20)), on(to)]).toEqual([0.5, expect.closeTo(1 - 0.5 * 0.5 ** 0.5), 0.5]);
+    expect(on('2026-05-31')).toBe(1);
     const asked = (kind: string, more: object = {}) =>
       mulchOfPlace({
         place: {

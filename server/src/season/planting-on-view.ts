@@ -14,7 +14,7 @@ import {
   type DatesQuestion,
   type YearDates,
 } from '@candid-leaf/core/planning';
-import { isPotted, spellOn, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
+import { isPotted, mulchOn, spellOn, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
 import { frostsOf, growingYear, seasonYear, type GrowingYear } from '@candid-leaf/core/season';
 import {
   gateInWords,
@@ -153,7 +153,7 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
     weather,
     soil: read
       ? { celsius: (read.data as SoilWarmth).celsius }
-      : soilWarmth(weather, s.today, spellOn(place.mulch, s.today)),
+      : soilWarmth(weather, s.today, mulchOn(place.mulch, s.today)),
     canBeWarmed: !isPotted(place) && spellOn(place.mulch, s.today)?.kind !== 'dark-fabric',
     hardened: hardening ? hardening.readyOn <= s.today && hardening.days.every((d) => d.day < s.today) : null,
   });

@@ -1,5 +1,5 @@
 import { addDays } from '@candid-leaf/core/units';
-import { CAUTIONS, spellOn, type Covering, type Inspection } from '@candid-leaf/core/records';
+import { CAUTIONS, MULCHES, spellOn, type Covering, type Inspection } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import { mulchOfPlace } from '@candid-leaf/core/care';
 import { weatherInPlace } from '@candid-leaf/core/climate';
@@ -39,7 +39,7 @@ export class SoilSource extends RecordingSource {
           id: place.id,
           plantId: null,
           placeId: place.id,
-          title: `Mulch: ${place.name}`,
+          title: `${plan.settled ? 'Top up the mulch' : 'Mulch'}: ${place.name}`,
           where: 'Straw, leaves or clippings, away from the stems',
           why: mulchInWords(plan, s.format),
           dueOn: s.today,
@@ -63,12 +63,14 @@ export class SoilSource extends RecordingSource {
     const place = livePlaces(s).find((p) => p.id === id);
     const plan = place && mulchOf(s, place);
     if (plan?.kind !== 'lay') return null;
-    const liesCm = (spellOn(place!.mulch, s.today)?.depthMm ?? 0) / 10;
+    const lies = spellOn(place!.mulch, s.today);
+    const liesCm = plan.settled?.liesCm ?? (lies?.depthMm ?? 0) / 10;
+    const same = plan.settled && MULCHES.find((m) => m === lies?.kind);
     await this.records.write(m, s.garden.id, tick.accountId, s.today, {
       id: tick.recordId,
       type: 'covering',
       placeId: id,
-      data: { date: s.today, what: 'mulch', did: 'on', material: 'straw', depthCm: plan.depthCm + liesCm },
+      data: { date: s.today, what: 'mulch', did: 'on', material: same ?? 'straw', depthCm: plan.depthCm + liesCm },
     });
     return tick.recordId;
   }

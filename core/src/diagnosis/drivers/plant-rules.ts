@@ -1,6 +1,8 @@
 import { isEnclosed, isPotted } from '../../records/place.js';
 import type { SignCode } from '../../records/vocabulary/signs.js';
 import { addDays, type Day, daysBetween } from '../../units/day.js';
+import { isSheet } from '../../records/choices.js';
+import { mulchOn } from '../../records/mulch.js';
 import { spellOn } from '../../records/spells.js';
 import type { CaseContext } from '../context.js';
 import { keepsLog } from './care-rules.js';
@@ -217,11 +219,16 @@ export function sameFamilyBefore(ctx: CaseContext): Verdict {
   return (place.history ?? []).length === 0 ? unknown('what grew here in earlier years') : ABSENT;
 }
 
+/** So thin it may be gone, mm (judgement). */
+const ROTTED_MM = 10;
+
 /** Returns whether the soil is bare. Bare only if a record says so; otherwise unknown. */
 export function noMulch(ctx: CaseContext): Verdict {
   const { mulch } = ctx.case.place;
-  if (spellOn(mulch, ctx.case.asOf)) return ABSENT;
+  const lies = mulchOn(mulch, ctx.case.asOf);
+  if (lies && (isSheet(lies.kind) || lies.depthMm >= ROTTED_MM)) return ABSENT;
   if (ctx.present.has('soil-bare')) return bySign(ctx, ['soil-bare'], 'the soil is bare', 0.6);
+  if (lies) return unknown('whether the mulch has rotted away');
   // bare only if mulch, or its absence, was recorded; otherwise unknown
   return mulch
     ? found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch recorded' }])
