@@ -407,9 +407,15 @@ test('before planting out compost goes into the planned bed, once a year; a tick
   expect(place.compostCm).toBe(5);
   // what was dug in last autumn still counts in spring, though that was another season
   const other = await g.place({ name: 'Other', lengthM: 1, widthM: 1 });
-  await g.record('event', { placeId: other }, { date: '2025-11-01', what: 'compost-dug-in' });
+  const autumn = await g.record('event', { placeId: other }, { date: '2025-11-01', what: 'compost-dug-in' });
   await g.planting({ varietyId: variety, year: 2026, placeId: other });
   expect(await tasks()).toEqual([]);
+  // and holds water for what grows there, until the record is gone
+  const there = await g.plant(other, { name: 'There', transplantedOn: '2026-04-10' });
+  const compost = async () => (await g.agent.get(g.url(`/plants/${there}/case`)).expect(200)).body.place.compostCm;
+  expect(await compost()).toBe(5);
+  await g.agent.delete(g.url(`/records/${autumn}`)).expect(204);
+  expect(await compost()).toBeUndefined();
 });
 
 test('weeds that a look noted are cleared from young plants, those of the family from all; a tick records it once', async () => {

@@ -1,5 +1,6 @@
 import { seasonStart } from '@candid-leaf/core/season';
-import type { Day } from '@candid-leaf/core/units';
+import { COMPOST_LASTS_DAYS } from '@candid-leaf/core/soil';
+import { addDays, type Day } from '@candid-leaf/core/units';
 import { Between, IsNull, MoreThan, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
 import { VarietyEntity } from '../varieties/variety.entity.js';
@@ -31,6 +32,8 @@ export class KeptGarden {
     private readonly byTarget: ReadonlyMap<string, readonly RecordEntity[]>,
     private readonly byDay: ReadonlyMap<Day, readonly RecordEntity[]>,
     private readonly touched: ReadonlyMap<string, string>,
+    /** when compost last went into a bed before the season: it lasts longer than one */
+    private readonly dugBefore: ReadonlyMap<string, Day>,
     /** number of records held */
     readonly size: number,
     private readonly worked: Map<string, { stamp: string; value: unknown }>,
@@ -49,6 +52,7 @@ export class KeptGarden {
       size += 1;
     }
     index.sort();
+    const dugBefore = await compostBefore(m, garden.id, from);
     return new KeptGarden(
       from,
       garden.revision,
@@ -60,6 +64,7 @@ export class KeptGarden {
       index.byTarget,
       index.byDay,
       new Map(),
+      dugBefore,
       size,
       new Map(),
     );
@@ -89,6 +94,9 @@ export class KeptGarden {
       touched.set(subjectOf(r), r.revision);
     }
     index.sort();
+    const dugBefore = records.some((r) => r.type === 'event' && r.day < this.from)
+      ? await compostBefore(m, garden.id, this.from)
+      : this.dugBefore;
     return new KeptGarden(
       this.from,
       garden.revision,
@@ -102,6 +110,7 @@ export class KeptGarden {
       index.byTarget,
       index.byDay,
       touched,
+      dugBefore,
       size,
       this.worked,
     );
@@ -127,6 +136,11 @@ export class KeptGarden {
   /** Records of the garden itself. */
   get own(): readonly RecordEntity[] {
     return this.recordsOf(GARDEN);
+  }
+
+  /** Day on which compost was last worked into a bed, in the year before the season; null if none is recorded. */
+  compostDugBefore(placeId: string): Day | null {
+    return this.dugBefore.get(placeId) ?? null;
   }
 
   recordsOn(day: Day): readonly RecordEntity[] {
@@ -186,6 +200,17 @@ async function* seasonsRecords(m: EntityManager, gardenId: string, from: Day, to
     last = end;
   }
 }
+/** Returns when compost last went into each bed in the year before a season. */
+async function compostBefore(m: EntityManager, gardenId: string, from: Day): Promise<Map<string, Day>> {
+  const rows = await m.query<{ placeId: string; day: Day }[]>(
+    `SELECT placeId, MAX(day) AS day FROM record
+     WHERE gardenId = ? AND type = 'event' AND deletedAt IS NULL AND placeId IS NOT NULL AND day >= ? AND day < ?
+       AND JSON_VALUE(data, '$.what') = 'compost-dug-in' GROUP BY placeId`,
+    [gardenId, addDays(from, -COMPOST_LASTS_DAYS), from],
+  );
+  return new Map(rows.map((r) => [r.placeId, r.day]));
+}
+
 /** Before all ids. */
 const NO_ID = '00000000-0000-0000-0000-000000000000';
 

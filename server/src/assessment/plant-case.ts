@@ -21,7 +21,7 @@ import { alikeOf } from '../plants/found.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
 import { growthIn, sizeOf } from './growth.js';
-import { newestEvent } from './newest-event.js';
+import { compostDugOn } from './newest-event.js';
 import { companionsIn, recordsOfPlant, supportIn } from './own-records.js';
 import { flowOf, timedWaterings } from './timed.js';
 import { measuredIn } from './weather-lists.js';
@@ -92,7 +92,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       mulch: place.mulch,
       shade: place.shade,
       ...(place.roofed ? { roofed: place.roofed } : {}),
-      ...compostIn(newestEvent(s, place.id, 'compost-dug-in'), today),
+      ...compostIn(compostDugOn(s, place.id), today),
       ...(hostsStanding(companionsIn(s, place.id)) ? { hostsNear: true } : {}),
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,

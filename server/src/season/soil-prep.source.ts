@@ -1,10 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { Happening } from '@candid-leaf/core/records';
 import { growingYearOf } from '@candid-leaf/core/season';
-import { COMPOST_LASTS_DAYS, preparationInWords, preparationOf, type Preparation } from '@candid-leaf/core/soil';
-import { addDays } from '@candid-leaf/core/units';
-import { InjectDataSource } from '@nestjs/typeorm';
-import type { DataSource, EntityManager } from 'typeorm';
+import { preparationInWords, preparationOf, type Preparation } from '@candid-leaf/core/soil';
+import type { EntityManager } from 'typeorm';
+import { compostDugOn } from '../assessment/newest-event.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { RecordsService } from '../records/records.service.js';
@@ -23,7 +22,6 @@ export class SoilPrepSource extends RecordingSource {
 
   constructor(
     records: RecordsService,
-    @InjectDataSource() private readonly db: DataSource,
     private readonly plantings: PlantingsService,
   ) {
     super(records);
@@ -64,17 +62,6 @@ export class SoilPrepSource extends RecordingSource {
     return tick.recordId;
   }
 
-  /** Returns when compost went into each bed within the year: autumn belongs to the season before. */
-  private async dugIn(s: GardenSnapshot): Promise<Map<string, string>> {
-    const rows = await this.db.query<{ placeId: string; day: string }[]>(
-      `SELECT placeId, MAX(day) AS day FROM record
-       WHERE gardenId = ? AND type = 'event' AND deletedAt IS NULL AND placeId IS NOT NULL AND day BETWEEN ? AND ?
-         AND JSON_VALUE(data, '$.what') = ? GROUP BY placeId`,
-      [s.garden.id, addDays(s.today, -COMPOST_LASTS_DAYS), s.today, WHAT],
-    );
-    return new Map(rows.map((r) => [r.placeId, r.day]));
-  }
-
   private async due(s: GardenSnapshot): Promise<{ place: PlaceEntity; plan: Preparation }[]> {
     const { year } = growingYearOf(s.today, s.garden.latitude, modeOf(s));
     // who feeds by a soil test adds only what it shows is low
@@ -83,13 +70,12 @@ export class SoilPrepSource extends RecordingSource {
       (p) => !p.plantedOn && (p.year === year || p.year === year + 1),
     );
     if (planned.length === 0) return [];
-    const done = await this.dugIn(s);
     return livePlaces(s).flatMap((place) => {
       const [first] = planned
         .filter((p) => p.placeId === place.id)
         .flatMap((p) => datesOfPlanting(s, p).bands.find((b) => b.what === 'plant-out')?.from ?? [])
         .sort();
-      const plan = first ? preparationOf(place, first, done.get(place.id) ?? null) : null;
+      const plan = first ? preparationOf(place, first, compostDugOn(s, place.id)) : null;
       // too late to dig once its time has come
       return plan && plan.until >= s.today ? [{ place, plan }] : [];
     });
