@@ -416,6 +416,9 @@ test('before planting out compost goes into the planned bed, once a year; a tick
   expect(await compost()).toBe(5);
   await g.agent.delete(g.url(`/records/${autumn}`)).expect(204);
   expect(await compost()).toBeUndefined();
+  // two spades in the hole are recorded with the plant
+  await g.record('event', { plantId: there }, { date: '2026-04-10', what: 'compost-in-hole' });
+  expect((await g.agent.get(g.url(`/plants/${there}/case`)).expect(200)).body.place.holeCompostL).toBe(4);
 });
 
 test('weeds that a look noted are cleared from young plants, those of the family from all; a tick records it once', async () => {

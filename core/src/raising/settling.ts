@@ -1,4 +1,4 @@
-import type { PlaceKind } from '../records/place.js';
+import type { PlaceKind, Texture } from '../records/place.js';
 import { isPotted } from '../records/place.js';
 import { CAUTIONS } from '../records/vocabulary/cautions.js';
 import type { StarterMethod } from '../nutrition/feed-plan.js';
@@ -11,7 +11,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 export interface PlantingDay {
   crop: Crop;
   habit: GrowthHabit | null;
-  place: { kind: PlaceKind; underCover: boolean };
+  place: { kind: PlaceKind; underCover: boolean; texture?: Texture };
   /** the chosen way of feeding at planting; null: none chosen */
   starter: StarterMethod | null;
   /** the soil is bone dry, felt or estimated */
@@ -29,6 +29,9 @@ const STARTERS: Record<StarterMethod | 'none', string> = {
   none: 'If you feed, follow the label: mix it in below the roots, not touching them.',
 };
 
+/** Soils that let water through: compost in the hole keeps some near the young roots (common practice). */
+const HOLDS_LITTLE: ReadonlySet<Texture> = new Set(['sand', 'loamy-sand', 'sandy-loam']);
+
 /** Returns the steps of the day, in order. */
 export function plantingSequence(q: PlantingDay): string[] {
   const pot = isPotted(q.place);
@@ -43,6 +46,9 @@ export function plantingSequence(q: PlantingDay): string[] {
     hole,
     ...(q.boneDry ? [`Bone dry: fill ${pot ? 'the pot' : 'the hole'} with water, let it drain, and repeat.`] : []),
     STARTERS[q.starter ?? 'none'],
+    ...(!pot && q.starter !== 'by-test' && q.place.texture && HOLDS_LITTLE.has(q.place.texture)
+      ? ['Sandy soil: mix two spades of ripe compost into the hole to hold water, and record it.']
+      : []),
     q.crop === 'tomato'
       ? 'Remove the leaves that would be buried. Set it in and press lightly.'
       : 'Set it upright with its root ball whole, and press lightly.',

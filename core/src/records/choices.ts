@@ -53,6 +53,7 @@ export const EVENTS = [
   'not-cut-yet',
   'tip-ended',
   'compost-dug-in',
+  'compost-in-hole',
 ] as const;
 
 /** Condition of picked fruit. */

@@ -277,6 +277,13 @@ export class PlaceFacts extends PlaceMake {
   @Max(30)
   compostCm?: number;
 
+  /** compost in this plant's hole, put there within the year, L */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(50)
+  holeCompostL?: number;
+
   /** rain covers put on for a time; `cover` is what always stands there */
   @IsListOf(() => RoofSpell, { most: MOST_SPELLS, optional: true })
   roofed?: RoofSpell[];

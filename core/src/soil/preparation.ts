@@ -49,6 +49,17 @@ export function compostDepth({
 export const compostIn = (dugOn: Day | null, today: Day): { compostCm?: number } =>
   dugOn !== null && daysBetween(dugOn, today) < COMPOST_LASTS_DAYS ? { compostCm: DEPTH_CM.usual } : {};
 
+/** Two spades of compost, L (judgement). */
+const HOLE_L = 4;
+
+/**
+ * Returns the compost in a plant's hole as its facts hold it: none if none was put there within the year.
+ * @param day when; null if that is not recorded
+ * @example holeCompost('2026-05-10', '2026-07-18') // { holeCompostL: 4 }
+ */
+export const holeCompost = (day: Day | null, today: Day): { holeCompostL?: number } =>
+  day !== null && daysBetween(day, today) < COMPOST_LASTS_DAYS ? { holeCompostL: HOLE_L } : {};
+
 /**
  * Returns what to work into the soil of a planned bed; null for a pot, which gets new mix, and where it is done already.
  * @param plantOut first day on which it may be planted

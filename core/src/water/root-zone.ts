@@ -94,10 +94,13 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
     return () => always;
   }
   const deepest = deepestM(place, slow);
+  // compost in the hole stands where soil was, and holds what potting mix does (judgement)
+  const inHoleL = (place.holeCompostL ?? 0) * Math.max(0, availableShare('potting-mix') - share);
   return (seasonDay) => {
     const depthM = Math.min(deepest, rootDepthM(crop, seasonDay));
     const composted = COMPOST_HOLDS * (place.compostCm ?? 0) * Math.min(1, depthM / DUG_M);
-    return zone(depthM, 1000 * share * depthM + composted, Math.min(groundM2, rootSpreadM2(seasonDay)));
+    const soilM2 = Math.min(groundM2, rootSpreadM2(seasonDay));
+    return zone(depthM, 1000 * share * depthM + composted + inHoleL / soilM2, soilM2);
   };
 }
 

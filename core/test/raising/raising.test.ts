@@ -119,6 +119,13 @@ describe('planting day', () => {
       expect(day({ starter })).toMatch(/by the label|the label:/);
     expect(day({ starter: 'nitrogen-led' })).toMatch(/No feed in the hole/);
   });
+  test('in sandy soil two spades of compost go into the hole, unless a soil test decides', () => {
+    const ground = (texture: 'sand' | 'loam') => ({ kind: 'ground' as const, underCover: false, texture });
+    expect(day({ place: ground('sand') })).toMatch(/two spades of ripe compost/);
+    expect(day({ place: ground('sand'), starter: 'by-test' })).not.toMatch(/spades/);
+    expect(day({ place: ground('loam') })).not.toMatch(/spades/);
+    expect(day({ place: { ...ground('sand'), kind: 'container' } })).not.toMatch(/spades/);
+  });
   test('slugs are checked until 30 cm or four weeks, every third day', () => {
     const q = { plantedOn: '2026-05-06', heightM: null, lookedOn: null, today: '2026-05-10' };
     expect(nibblersOn(q)).toBe('2026-05-07');

@@ -1,6 +1,7 @@
-import { preparationInWords, preparationOf } from '../../src/soil/index.js';
+import { holeCompost, preparationInWords, preparationOf } from '../../src/soil/index.js';
 import { METRIC_FORMAT } from '../../src/units/index.js';
 import { rootZones } from '../../src/water/root-zone.js';
+import { availableShare } from '../../src/water/soils.js';
 
 const bed = { kind: 'ground', texture: 'loam', lengthM: 2.4, widthM: 0.6 } as const;
 
@@ -27,4 +28,21 @@ test('compost worked in holds a little more water, once roots are there', () => 
       .tawMm;
   expect(taw(5, 60) - taw(0, 60)).toBeCloseTo(2.75, 2);
   expect(taw(5, 0) - taw(0, 0)).toBeLessThanOrEqual(2.75);
+});
+
+test('two spades of compost in the hole hold a little water in sand, the same litres whatever the roots, none in loam', () => {
+  const litres = (texture: 'sand' | 'clay-loam', holeCompostL: number, day: number) => {
+    const zone = rootZones({ kind: 'ground', texture, holeCompostL } as never, 'tomato')(day);
+    return zone.tawMm * zone.soilM2;
+  };
+  const gain = (texture: 'sand' | 'clay-loam', day: number) => litres(texture, 4, day) - litres(texture, 0, day);
+  const share = availableShare('potting-mix') - availableShare('sand');
+  expect(share).toBeGreaterThan(0);
+  for (const day of [0, 30, 90]) expect(gain('sand', day)).toBeCloseTo(4 * share, 9);
+  expect(gain('clay-loam', 60)).toBeCloseTo(4 * Math.max(0, availableShare('potting-mix') - availableShare('clay-loam')), 9);
+  expect([holeCompost('2026-05-10', '2027-05-09'), holeCompost('2026-05-10', '2027-05-10'), holeCompost(null, '2026-07-18')]).toEqual([
+    { holeCompostL: 4 },
+    {},
+    {},
+  ]);
 });

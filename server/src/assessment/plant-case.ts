@@ -11,7 +11,7 @@ import {
   type PlantCase,
 } from '@candid-leaf/core/records';
 import { hostsStanding } from '@candid-leaf/core/companions';
-import { compostIn } from '@candid-leaf/core/soil';
+import { compostIn, holeCompost } from '@candid-leaf/core/soil';
 import { shieldsFrom } from '@candid-leaf/core/varieties';
 import { daysBetween } from '@candid-leaf/core/units';
 import { makeWatering } from '@candid-leaf/core/water';
@@ -21,7 +21,7 @@ import { alikeOf } from '../plants/found.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
 import { growthIn, sizeOf } from './growth.js';
-import { compostDugOn } from './newest-event.js';
+import { compostDugOn, newestEvent } from './newest-event.js';
 import { companionsIn, recordsOfPlant, supportIn } from './own-records.js';
 import { flowOf, timedWaterings } from './timed.js';
 import { measuredIn } from './weather-lists.js';
@@ -93,6 +93,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       shade: place.shade,
       ...(place.roofed ? { roofed: place.roofed } : {}),
       ...compostIn(compostDugOn(s, place.id), today),
+      ...holeCompost(newestEvent(s, plant.id, 'compost-in-hole'), today),
       ...(hostsStanding(companionsIn(s, place.id)) ? { hostsNear: true } : {}),
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,

@@ -113,7 +113,7 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Ou
       sequence: plantingSequence({
         crop: p.crop,
         habit: s.varietyOf(p)?.habit ?? null,
-        place: { kind: place.kind, underCover: isUnderGlass(place) },
+        place: { kind: place.kind, underCover: isUnderGlass(place), texture: place.texture },
         starter: s.garden.starter,
         boneDry: o.boneDry,
         soilWarm: (gate.rows.find((r) => r.check === 'soil')?.found ?? 0) >= SOIL_MULCH_C,
