@@ -157,4 +157,6 @@ export interface PlacePlanDto {
   timerGives: TimerGives[];
   /** what one plant uses on a hot day, L; null if not known */
   hotDayL: number | null;
+  /** which of its plants dry before others of the garden, or stay damp after them, in words */
+  order: string[];
 }

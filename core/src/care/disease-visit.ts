@@ -35,7 +35,9 @@ export function diseaseVisit(q: VisitQuestion): string[] {
     ...(cordon ? ['Pinch out suckers, and tie the new growth: air dries the leaves.'] : []),
     ...(q.mulched || indoors
       ? []
-      : ['Lay plain paper on the bare soil, soak it and cover it with straw, or with a finger’s width of sand: rain then splashes no spores up.']),
+      : [
+          'Lay plain paper on the bare soil, soak it and cover it with straw, or with a finger’s width of sand: rain then splashes no spores up.',
+        ]),
     'Bin or burn what is in the bucket: never compost it. Wash hands and blade in hot soapy water.',
   ];
 }

@@ -40,6 +40,8 @@ export function soilWarmth(
   if (days.length < LEAST_DAYS) return null;
   const mean = days.reduce((t, w) => t + (w.tMinC + w.tMaxC) / 2, 0) / days.length;
   const covered = mulch && (mulch.depthMm > 0 || isSheet(mulch.kind));
-  const warmer = covered ? (BY_MULCH[mulch.kind ?? ''] ?? (isSheet(mulch.kind) ? 0 : LOOSE_MULCH_K * Math.min(1, mulch.depthMm / FULL_MM))) : 0;
+  const warmer = covered
+    ? (BY_MULCH[mulch.kind ?? ''] ?? (isSheet(mulch.kind) ? 0 : LOOSE_MULCH_K * Math.min(1, mulch.depthMm / FULL_MM)))
+    : 0;
   return { celsius: roundTo(mean + warmer, 1), error: SOIL_ERROR_C };
 }

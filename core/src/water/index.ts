@@ -1,3 +1,4 @@
+export * from './dries-first.js';
 export * from './balance.js';
 export * from './bench.js';
 export * from './check-due.js';

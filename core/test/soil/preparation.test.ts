@@ -39,10 +39,13 @@ test('two spades of compost in the hole hold a little water in sand, the same li
   const share = availableShare('potting-mix') - availableShare('sand');
   expect(share).toBeGreaterThan(0);
   for (const day of [0, 30, 90]) expect(gain('sand', day)).toBeCloseTo(4 * share, 9);
-  expect(gain('clay-loam', 60)).toBeCloseTo(4 * Math.max(0, availableShare('potting-mix') - availableShare('clay-loam')), 9);
-  expect([holeCompost('2026-05-10', '2027-05-09'), holeCompost('2026-05-10', '2027-05-10'), holeCompost(null, '2026-07-18')]).toEqual([
-    { holeCompostL: 4 },
-    {},
-    {},
-  ]);
+  expect(gain('clay-loam', 60)).toBeCloseTo(
+    4 * Math.max(0, availableShare('potting-mix') - availableShare('clay-loam')),
+    9,
+  );
+  expect([
+    holeCompost('2026-05-10', '2027-05-09'),
+    holeCompost('2026-05-10', '2027-05-10'),
+    holeCompost(null, '2026-07-18'),
+  ]).toEqual([{ holeCompostL: 4 }, {}, {}]);
 });

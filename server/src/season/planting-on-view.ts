@@ -14,7 +14,14 @@ import {
   type DatesQuestion,
   type YearDates,
 } from '@candid-leaf/core/planning';
-import { isPotted, mulchOn, spellOn, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
+import {
+  isPotted,
+  mulchOn,
+  spellOn,
+  type DisorderCode,
+  type EarlierYear,
+  type SoilWarmth,
+} from '@candid-leaf/core/records';
 import { frostsOf, growingYear, seasonYear, type GrowingYear } from '@candid-leaf/core/season';
 import {
   gateInWords,

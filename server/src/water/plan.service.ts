@@ -9,6 +9,7 @@ import { Assessments } from '../assessment/assessments.service.js';
 import { flowOf, timersOf } from '../assessment/timed.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
+import { dryingOrderOf } from './drying-order.js';
 
 /** The plan of a bed as the page shows it; the core makes it. */
 @Injectable()
@@ -52,6 +53,7 @@ export class PlanService {
         (set) => makeWatering(flowOf(s, place), { ...set, date: set.date }).litres ?? null,
       ).slice(0, MOST_SETTINGS),
       hotDayL: hotDayOf(speaker),
+      order: dryingOrderOf(s, place),
     };
   }
 }

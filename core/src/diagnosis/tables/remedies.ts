@@ -139,7 +139,10 @@ export const REMEDIES = [
     notWhile: [WET],
     onlyWhere: BEDS,
   }),
-  remedy('splash-barrier', 1, 'this-week', 'Stop rain splash', 'Lay four sheets of wet plain newspaper on the soil and mulch over them. Without paper, spread a finger’s width of sand.', { onlyWhere: BEDS, cautions: ['plain-paper'] }),
+  remedy('splash-barrier', 1, 'this-week', 'Stop rain splash', 'Lay four sheets of wet plain newspaper on the soil and mulch over them. Without paper, spread a finger’s width of sand.', {
+    onlyWhere: BEDS,
+    cautions: ['plain-paper'],
+  }),
   remedy('mulch', 1, 'this-week', 'Mulch', 'Lay straw, leaves or clippings 5 to 8 cm (2 to 3 in) deep, away from the stem.', {
     dose: 'mulch',
     cautions: ['manure'],
