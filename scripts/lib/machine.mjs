@@ -1,7 +1,17 @@
 // What the machine needs: Node.js, a few Debian packages, disk space, the npm packages.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statfsSync,
+  writeFileSync,
+} from 'node:fs';
 import { freemem } from 'node:os';
 import { join, resolve } from 'node:path';
 import { ROOT } from './build.mjs';

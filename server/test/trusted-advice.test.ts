@@ -153,7 +153,7 @@ describe('step by step', () => {
       'Go when the leaves are dry.',
       expect.stringMatching(/^Take a bucket/),
       expect.stringMatching(/^Pinch out suckers/),
-      expect.stringMatching(/^Lay plain paper/),
+      expect.stringMatching(/^Cover the bare soil/),
       expect.stringMatching(/^Bin or burn/),
     ]);
     await g.record(

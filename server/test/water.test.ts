@@ -397,3 +397,26 @@ test('a pot that is watered but never measured is felt once; then Today asks aga
   await g.weather();
   expect(await asked()).toEqual([expect.stringMatching(/^not measured since 18 July/)]);
 });
+
+test('a plant felt dry on days when others were damp is named on its bed’s plan; probes and checks after watering say nothing', async () => {
+  const g = await gardenOf(app);
+  const sunny = await g.place({ name: 'Sunny', sunHours: 9 });
+  const shady = await g.place({ name: 'Shady', sunHours: 5 });
+  const high = await g.plant(sunny, { name: 'High one' });
+  await g.plant(shady, { name: 'Low one' });
+  const order = async (place: string) =>
+    ((await g.agent.get(g.url(`/places/${place}/plan`)).expect(200)).body as PlacePlanDto).order;
+  for (const back of [2, 4, 6, 8]) {
+    const date = addDays(TODAY, -back);
+    const what = back === 8 ? { by: 'probe' } : back === 6 ? { after: true } : {};
+    await g.record('soil-check', { plantId: high }, { date, feel: 'dry', ...what });
+    await g.record('soil-check', { placeId: shady }, { date, feel: 'damp' });
+  }
+  expect(await order(sunny)).toEqual([]);
+  await g.record('soil-check', { plantId: high }, { date: addDays(TODAY, -9), feel: 'dry' });
+  await g.record('soil-check', { placeId: shady }, { date: addDays(TODAY, -9), feel: 'damp' });
+  expect(await order(sunny)).toEqual([
+    'Dries first: High one, on 3 of 3 days compared (more sun). Feel it before the others.',
+  ]);
+  expect(await order(shady)).toEqual([]);
+});

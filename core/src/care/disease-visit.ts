@@ -36,7 +36,7 @@ export function diseaseVisit(q: VisitQuestion): string[] {
     ...(q.mulched || indoors
       ? []
       : [
-          'Lay plain paper on the bare soil, soak it and cover it with straw, or with a finger’s width of sand: rain then splashes no spores up.',
+          'Cover the bare soil with wet plain paper and straw, or with a finger’s width of sand. Rain then splashes no spores up.',
         ]),
     'Bin or burn what is in the bucket: never compost it. Wash hands and blade in hot soapy water.',
   ];

@@ -82,7 +82,7 @@ export function throughMulch(mulch: { depthMm: number; kind?: string | null } | 
 
 /**
  * Returns the same for a day, with what has settled of the mulch by then. What all days of a spell share is computed once.
- * @example throughMulchOn([{ from: '2026-05-01', kind: 'clippings', depthMm: 50 }])('2026-06-10', dayNumber('2026-06-10')) // 0.75
+ * @example throughMulchOn([{ from: '2026-05-01', kind: 'clippings', depthMm: 50 }])('2026-06-10', 20614) // 0.75
  */
 export function throughMulchOn(spells: readonly MulchSpell[] | undefined): (day: Day, dayNo: number) => number {
   let known: { spell: MulchSpell; from: number } | null = null;
