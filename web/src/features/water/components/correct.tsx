@@ -21,7 +21,9 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
           <>No watering is recorded, so its water is unknown.</>
         ) : (
           <>
-            About <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> left
+            {p.pours.length > 1 && `${driest.speaker}, the driest: `}
+            {p.pours.length > 1 ? 'about' : 'About'}{' '}
+            <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> left
             {driest.uncertainty != null && `, give or take ${percent(driest.uncertainty)}`}.
           </>
         )}{' '}
@@ -33,6 +35,11 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
           <Scale aria-hidden size={18} /> Compare watering methods
         </Link>
       </div>
+      {p.order.map((line) => (
+        <p key={line} className="mt-2 text-sm text-soft">
+          {line}
+        </p>
+      ))}
     </Panel>
   );
 }

@@ -62,9 +62,6 @@ function Plan({ place }: { place: PlaceDto }) {
         {isPotted(place) && <TeachWeight place={place} />}
         {p.watering.timerZone && <Timer place={place} p={p} />}
         <Kit place={place} p={p} />
-        {p.order.map((line) => (
-          <p key={line}>{line}</p>
-        ))}
         <Facts p={p} />
         <Fold everywhere title="Photos">
           <Photos of={{ placeId: place.id }} name={place.name} />
