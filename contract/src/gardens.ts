@@ -70,6 +70,7 @@ export class AwayDays implements Away {
 }
 
 const STOCK = { message: 'must be 0 to 10 000' };
+const ROLL = { message: 'must be 1 to 10 000' };
 /** Numbers in stock; fields left out were not counted. */
 export class StockInput implements Stock {
   @IsOptional()
@@ -113,6 +114,36 @@ export class StockInput implements Stock {
   @Min(0, STOCK)
   @Max(10_000, STOCK)
   ties?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  priceCage?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  priceStake?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  priceMesh?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  priceString?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(1, ROLL)
+  @Max(10_000, ROLL)
+  rollM?: number | null;
 
   @IsOptional()
   @IsNumber(FINITE)

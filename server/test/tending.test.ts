@@ -59,6 +59,9 @@ test('without string but with stakes in the shed, it says so', async () => {
   const g = await garden();
   const plantId = await g.plant(await g.place({}), { habit: 'indeterminate' });
   await g.record('event', { plantId }, { date: addDays(TODAY, -10), what: 'staked' });
+  // a roll without string has no price by the metre
+  const refused = await g.stock({ priceString: 10, rollM: 0 });
+  expect([refused.status, refused.body.faults]).toMatchObject([400, [{ path: 'stock.rollM' }]]);
   await g.stock({ stringM: 0, stakes: 4 });
   expect((await g.due('tie'))[0]!.why).toMatch(/a stake, from your stock/);
 });

@@ -12,6 +12,12 @@ export interface Stock {
   canes?: number | null;
   stringM?: number | null;
   ties?: number | null;
+  /** what a cage, a stake, the mesh of a cylinder and a roll of string cost, and the string on a roll, m */
+  priceCage?: number | null;
+  priceStake?: number | null;
+  priceMesh?: number | null;
+  priceString?: number | null;
+  rollM?: number | null;
   /** rain barrel: what it holds, the roof that fills it, and what was in it on a day */
   barrelL?: number | null;
   roofM2?: number | null;
@@ -24,12 +30,14 @@ export interface Stock {
  * in a small cage or on a stake before fruit gets heavy.
  */
 export type SupportKind = 'string' | 'stake' | 'cage' | 'small-cage' | 'small-stake';
-const CORDON_M = 1.8;
+/** Height of a full cordon, m. */
+export const CORDON_M = 1.8;
 const BUSH_STAKE_M = 1.2;
 const PEPPER_STAKE_M = 0.8;
 /** Length in the ground, and extra for loops round the stem (judgement: a spade's depth; half as long again), m. */
 const IN_GROUND_M = 0.3;
-const STRING_SHARE = 1.3;
+/** String for a metre of stem, m. */
+export const STRING_SHARE = 1.3;
 /** Distance between ties: every 20 to 25 cm, or weekly (common practice). */
 const TIE_EVERY_M = 0.22;
 const TIE_EVERY_DAYS = 7;

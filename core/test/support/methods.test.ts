@@ -1,4 +1,11 @@
-import { fullLoadKg, methodsToHold, outgrewCage, SUPPORT_METHODS, supportPlan } from '../../src/support/index.js';
+import {
+  costPerSeason,
+  fullLoadKg,
+  methodsToHold,
+  outgrewCage,
+  SUPPORT_METHODS,
+  supportPlan,
+} from '../../src/support/index.js';
 import { SUPPORTS } from '../../src/records/index.js';
 import { ASOF } from '../helpers.js';
 
@@ -32,4 +39,25 @@ test('a plant above the rim of its cage needs a stake beside it; a cylinder is h
     });
   expect(plan('cage')).toMatchObject({ kind: 'cage', extraStake: true, tieOn: null });
   expect(plan('cylinder')).toMatchObject({ kind: 'cage', extraStake: false, tieOn: null });
+});
+
+test('what each way costs a plant and season by its parts and their years; unknown while one price is missing', () => {
+  const prices = { priceCage: 12, priceStake: 2, priceMesh: 6, priceString: 10, rollM: 100 };
+  const cost = (code: string, of = prices as object) =>
+    costPerSeason(
+      SUPPORT_METHODS.find((m) => m.code === code)!,
+      of,
+    );
+  // a roll of 100 m for 10: 2.34 m of string, new each season
+  expect(cost('string')).toBeCloseTo(0.234, 9);
+  expect(cost('stake')).toBeCloseTo(2 / 5, 9);
+  expect(cost('weave')).toBeCloseTo(1 / 5 + 0.6, 9);
+  expect(cost('panel')).toBeCloseTo((2 + 1) / 15, 9);
+  expect(cost('cylinder')).toBeCloseTo((6 + 4) / 15, 9);
+  expect(cost('cage')).toBeCloseTo(12 / 8, 9);
+  expect([cost('string', { priceString: 10 }), cost('weave', { priceStake: 2 }), cost('cage', {})]).toEqual([
+    null,
+    null,
+    null,
+  ]);
 });

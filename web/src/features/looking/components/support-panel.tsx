@@ -5,7 +5,7 @@ import { useWrite } from '../../../ui/use-write';
 import { Button } from '../../../ui/button';
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import { setByTruss, shareSet } from '@candid-leaf/core/pollination';
-import { fullLoadKg, methodsToHold, SUPPORT_WORDS, whyHeld } from '@candid-leaf/core/support';
+import { costPerSeason, fullLoadKg, methodsToHold, SUPPORT_WORDS, whyHeld } from '@candid-leaf/core/support';
 import { sentence } from '../../../lib/words';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
@@ -63,9 +63,13 @@ export function SupportPanel({ view }: { view: PlantView }) {
   );
 }
 
+const costOf = (cost: number | null): string =>
+  cost === null ? '' : `Costs about ${cost.toFixed(2)} a plant and season. `;
+
 /** What its support must hold, and the ways to do it. */
 function Methods({ plant }: Pick<PlantView, 'plant'>) {
   const f = useFormat();
+  const { stock } = useGarden();
   const [low, high] = fullLoadKg(plant.crop, plant.habit);
   return (
     <Unfold look="act" title="Ways to hold it up">
@@ -85,7 +89,8 @@ function Methods({ plant }: Pick<PlantView, 'plant'>) {
                     ))}
                   </ol>
                   <p className="text-sm text-soft">
-                    {m.line} {m.seasons > 1 ? `Lasts about ${m.seasons} seasons.` : 'New each season.'}
+                    {m.line} {costOf(costPerSeason(m, stock ?? {}))}
+                    {m.seasons > 1 ? `Lasts about ${m.seasons} seasons.` : 'New each season.'}
                   </p>
                 </dd>
               </div>

@@ -55,6 +55,16 @@ function Stock({ garden, barrel }: { garden: GardenDto; barrel: GardenView['barr
         </FormCard>
       </FormCards>
       <FormCards>
+        <FormCard title="What supports cost">
+          <MeasuredField control={control} name="priceStake" label="One stake" quantity="count" min={0} />
+          <MeasuredField control={control} name="priceCage" label="One cage" quantity="count" min={0} />
+          <MeasuredField control={control} name="priceMesh" label="Mesh for one cylinder" quantity="count" min={0} />
+          <MeasuredField control={control} name="priceString" label="A roll of string" quantity="count" min={0} />
+          <MeasuredField control={control} name="rollM" label="Length of the roll" quantity="metres" min={0} />
+          <p className="col-span-2 text-sm text-soft">
+            In your own money. A plant’s page then shows what each way to hold it up costs a season.
+          </p>
+        </FormCard>
         <FormCard title="Rain barrel">
           <MeasuredField control={control} name="barrelL" label="It holds" quantity="litres" min={0} />
           <MeasuredField control={control} name="roofM2" label="Roof that fills it" quantity="squareMetres" min={0} />
