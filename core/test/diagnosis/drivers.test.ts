@@ -444,8 +444,13 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
       { place: { ...bed, mulch: [] } },
       { place: { ...bed, mulch: [{ from: back(60), to: back(20), depthMm: 60 }] } },
     ],
-    unknown: [{ place: bed }],
-    absent: [{ place: { ...bed, mulch: [{ from: back(60), depthMm: 60 }] } }],
+    // clippings of four months ago may be gone, and nobody said so
+    unknown: [{ place: bed }, { place: { ...bed, mulch: [{ from: back(120), depthMm: 60, kind: 'clippings' }] } }],
+    absent: [
+      { place: { ...bed, mulch: [{ from: back(60), depthMm: 60 }] } },
+      { place: { ...bed, mulch: [{ from: back(120), depthMm: 60, kind: 'straw' }] } },
+      { place: { ...bed, mulch: [{ from: back(400), depthMm: 2, kind: 'paper' }] } },
+    ],
   },
 };
 

@@ -110,6 +110,8 @@ test('soil is the mean of eleven days of air, with its error; five days are too 
   expect([under('dark-fabric', 1), under('white-fabric', 1), under('straw'), under('straw', 0)]).toEqual([
     17.5, 14, 13, 15,
   ]);
+  // straw that has settled to half of what cools fully cools half as much
+  expect([under('straw', 25), under('straw', 90)]).toEqual([14, 13]);
 });
 
 describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, then sun, then a day and a night)', () => {
