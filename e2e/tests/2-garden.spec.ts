@@ -75,7 +75,8 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await ofPlace(page, 'Long bed', 'Edit');
     await unfold(page, 'Records for the whole bed or pot');
     await expect(page.getByText('No records yet.')).toBeVisible();
-    expect(await own.saved('watering')).toEqual([]);
+    // the page shows it at once, the server hears of it a moment later
+    await expect.poll(() => own.saved('watering')).toEqual([]);
   });
 
   await test.step('the walking order is changed with the keyboard, and by dragging', async () => {

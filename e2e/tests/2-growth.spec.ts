@@ -24,7 +24,9 @@ test('a bed planted today grows: asked about flowers with one tap, corrected in 
   await question.getByRole('button', { name: 'Yes' }).tap();
   await expect(page.getByText('Tomato 1: yes. Saved.', { exact: true })).toBeVisible();
   await expect(question).toBeHidden();
-  expect(await own.saved('growth', plant)).toEqual([{ date: '2026-06-12', stage: 'flowering', orLater: true }]);
+  await expect
+    .poll(() => own.saved('growth', plant))
+    .toEqual([{ date: '2026-06-12', stage: 'flowering', orLater: true }]);
 
   // its neighbour may have flowers as well: asked on the garden page, without looking it over
   await page.goto(`/gardens/${own.garden}`);
@@ -34,17 +36,19 @@ test('a bed planted today grows: asked about flowers with one tap, corrected in 
   await expect(other).toBeHidden();
   await page.getByRole('link', { name: 'Tomato 2' }).first().tap();
   await expect(page).toHaveURL(/\/plants\//);
-  expect(await own.saved('growth', page.url().split('/').at(-1))).toEqual([
-    { date: '2026-06-12', stage: 'vegetative', soon: true },
-  ]);
+  await expect
+    .poll(() => own.saved('growth', page.url().split('/').at(-1)))
+    .toEqual([{ date: '2026-06-12', stage: 'vegetative', soon: true }]);
 
   await page.goto(`/gardens/${own.garden}/plants/${plant}/edit`);
   await expect(page.getByText('Estimated: flowering. Choose one only to correct it.')).toBeVisible();
   await page.getByLabel('Height today').fill('70');
   await page.getByRole('button', { name: 'Save' }).tap();
   await expect(page.getByText(/about 7\d\scm tall, flowering/)).toBeVisible();
-  expect((await own.saved('growth', plant))[0]).toMatchObject({
-    date: '2026-06-12',
-    heightM: expect.closeTo(0.7),
-  });
+  await expect
+    .poll(async () => (await own.saved('growth', plant))[0])
+    .toMatchObject({
+      date: '2026-06-12',
+      heightM: expect.closeTo(0.7),
+    });
 });

@@ -188,7 +188,9 @@ test('compare a weekly soak with small waterings, use the better one, stop a lon
   expect(await short('One big weekly soak')).toBeGreaterThan(await short('Half a can, often'));
   await page.getByRole('button', { name: 'Half a can, often', exact: true }).click();
   await expect(page.getByText('Pot is now planned: half a can, often.', { exact: true })).toBeVisible();
-  expect((await stored<GardenView>(page, 'view')).places[0]!.place.watering).toMatchObject({ method: 'half-often' });
+  await expect
+    .poll(async () => (await stored<GardenView>(page, 'view')).places[0]!.place.watering)
+    .toMatchObject({ method: 'half-often' });
   const benches = await stored<BenchDto[]>(page, 'benches');
   expect(benches).toMatchObject([{ name: 'Soak or sip', years: 20 }]);
   expect(benches[0]!.setUps.map((s) => s.name)).toEqual(['One big weekly soak', 'Half a can, often', 'By need']);

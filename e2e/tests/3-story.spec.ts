@@ -84,10 +84,10 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
     await expect(page.getByRole('heading', { name: 'Did it help?' })).toBeVisible();
     await page.getByRole('button', { name: 'It worked' }).click();
     await expect(page.getByText('Earlier here: blossom end rot, closed 1 August: it worked.')).toBeVisible();
-    const { treatments } = await stored<PlantView>(page, `plants/${/plants\/([^/?]+)/.exec(page.url())![1]}/view`);
-    expect(treatments).toMatchObject([
-      { disorder: 'blossom-end-rot', openedOn: TODAY, outcome: 'worked', closedOn: '2026-08-01' },
-    ]);
+    const plant = /plants\/([^/?]+)/.exec(page.url())![1];
+    await expect
+      .poll(async () => (await stored<PlantView>(page, `plants/${plant}/view`)).treatments)
+      .toMatchObject([{ disorder: 'blossom-end-rot', openedOn: TODAY, outcome: 'worked', closedOn: '2026-08-01' }]);
     await expect(page.getByRole('heading', { name: 'Did it help?' })).toBeHidden();
     await expect(page.getByText('No problems recorded.')).toBeVisible();
     await page.getByRole('link', { name: 'Garden', exact: true }).click();
