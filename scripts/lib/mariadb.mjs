@@ -18,7 +18,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { isRoot } from './machine.mjs';
 import { exec } from './exec.mjs';
 import { ownPort } from './port.mjs';
-import { carriersOf, endMarked } from './processes.mjs';
+import { carriersOf, endMarked, LONGEST_START_MS } from './processes.mjs';
 import { Plain, say } from './say.mjs';
 
 const LONGEST_SOCKET = 100;
@@ -96,8 +96,6 @@ const markOf = (at) => `--datadir=${at.data}`;
 export const markOfDatabase = (home) => markOf(layout(home));
 /** If no one waits for it, a database may write everything before it ends. */
 const LAST_WRITES_MS = 30_000;
-/** After a power cut on a slow disk a database takes its time to recover, ms. */
-const LONGEST_START_MS = 180_000;
 
 async function launch(at, more) {
   const out = openSync(at.log, 'a', 0o600);

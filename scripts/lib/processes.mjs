@@ -39,6 +39,8 @@ export async function endMarked(mark, patienceMs) {
   await gone(1000);
 }
 
+/** A start may take this long on a busy machine with a slow disk, or after a power cut, ms. */
+export const LONGEST_START_MS = 180_000;
 /** How long each may take to end: together under ten seconds. */
 export const PATIENCE_MS = { server: 3500, station: 500, database: 4000 };
 

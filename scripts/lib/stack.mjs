@@ -17,7 +17,7 @@ import { ROOT } from './build.mjs';
 import { Crew } from './crew.mjs';
 import { markOfDatabase, openMariadb } from './mariadb.mjs';
 import { freePort, ownPort } from './port.mjs';
-import { endMarked, markOf, PATIENCE_MS } from './processes.mjs';
+import { endMarked, LONGEST_START_MS, markOf, PATIENCE_MS } from './processes.mjs';
 import { Plain } from './say.mjs';
 
 /** The programs that are run. */
@@ -47,8 +47,6 @@ function startNode(file, env, log, args = []) {
 }
 
 const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-5).join('\n') : '');
-/** A start may take this long on a busy machine with a slow disk, ms. */
-const LONGEST_START_MS = 180_000;
 const hasEnded = (child) => child.exitCode !== null || child.signalCode !== null;
 
 async function answers(url, child, log, what, crew) {

@@ -7,6 +7,7 @@ import { isOf } from '../records/vocabulary/sign-groups.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { EVENING_LIMIT_C, eveningC, conflictOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
+import { isMulched } from '../records/mulch.js';
 import { spellOn } from '../records/spells.js';
 import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
 import type { Felt } from '../water/felt.js';
@@ -113,7 +114,7 @@ export const FACTS = {
   'warm-recently': (ctx: CaseContext) =>
     ctx.weather(10).length > 0 && ctx.weather(10).every((w) => nightLowC(w) >= COLD_NIGHT_C.tomato),
   'fed-recently': (ctx: CaseContext) => ctx.recent(ctx.case.records.feeding, 14).length > 0,
-  mulched: (ctx: CaseContext) => spellOn(ctx.case.place.mulch, ctx.case.asOf) !== undefined,
+  mulched: (ctx: CaseContext) => isMulched(ctx.case.place.mulch, ctx.case.asOf),
   shaded: (ctx: CaseContext) => (spellOn(ctx.case.place.shade, ctx.case.asOf)?.blockPct ?? 0) >= 25,
   'short-of-water': (ctx: CaseContext) =>
     feels(ctx, 'dry') || (wetnessOf(ctx)?.by === 'balance' && isShortOfWater(now(ctx) ?? { ks: 1 })),

@@ -5,6 +5,7 @@ import { LEAF_LOSS_WITHIN_DAYS } from '../pruning/leaf-loss.js';
 import type { Feeding } from '../records/care-records.js';
 import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
+import { isMulched } from '../records/mulch.js';
 import { spellOn, USUAL_SHADE_PCT } from '../records/spells.js';
 import { MULCH_DEPTH_CM } from '../soil/mulch-plan.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -62,7 +63,7 @@ function firstDay({ case: c }: CaseContext): Day | null {
 const mulch: Change = (ctx) => {
   const from = firstDay(ctx);
   const { place } = ctx.case;
-  if (!from || isPotted(place) || spellOn(place.mulch, from)) return null;
+  if (!from || isPotted(place) || isMulched(place.mulch, from)) return null;
   return {
     case: { ...ctx.case, place: { ...place, mulch: [{ from, depthMm: MULCH_MM }] } },
     from,

@@ -39,3 +39,12 @@ export function mulchOn(spells: readonly MulchSpell[] | undefined, day: Day): Mu
   const spell = spellOn(spells, day);
   return spell && { ...spell, depthMm: lyingMm(spell, daysBetween(spell.from, day)) };
 }
+
+/**
+ * Returns whether mulch is recorded on a day, however much of it has settled since. A depth of 0 means bare soil.
+ * @example isMulched([{ from: '2026-05-01', depthMm: 0 }], '2026-06-10') // false
+ */
+export function isMulched(spells: readonly MulchSpell[] | undefined, day: Day): boolean {
+  const spell = spellOn(spells, day);
+  return spell !== undefined && (spell.depthMm > 0 || isSheet(spell.kind));
+}

@@ -12,6 +12,7 @@ import {
 } from '../climate/limits.js';
 import type { PlaceFacts } from '../records/facts.js';
 import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
+import { isMulched } from '../records/mulch.js';
 import { spellOn } from '../records/spells.js';
 import type { Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -223,8 +224,6 @@ function coldPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
 
 function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, portable: boolean): DatedAct[] {
   const before = daysBetween(today, spell.from) > 0 ? addDays(spell.from, -1) : today;
-  const now = (spells: readonly { from: Day; to?: Day | null }[] | undefined): boolean =>
-    spellOn(spells, today) !== undefined;
   const isPots = isPotted(p.facts);
   const acts: DatedAct[] = [];
   const days = daysFrom(spell.from > today ? spell.from : today, spell.to);
@@ -248,9 +247,9 @@ function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
   // a bed is felt once; the finger says more than the estimate in such days
   else acts.push({ on: first(days), what: { act: 'check-bed' } });
   if (portable) acts.push({ on: first(days), what: { act: 'move-pots', pots: p.plants } });
-  else if (!now(p.facts.shade))
+  else if (!spellOn(p.facts.shade, today))
     acts.push({ on: before, what: { act: 'shade', areaM2: area, side: p.latitude < 0 ? 'north' : 'south' } });
-  if (!isPots && !now(p.facts.mulch))
+  if (!isPots && !isMulched(p.facts.mulch, today))
     acts.push({ on: before, what: { act: 'mulch', litres: Math.round(area * MULCH_DEPTH_M * 1000) } });
   acts.push({ on: first(days), what: { act: 'heat-not', feed: !scorching } });
   return acts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));

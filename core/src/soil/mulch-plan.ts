@@ -68,7 +68,7 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
     litres: q.areaM2 === null ? null : Math.round(q.areaM2 * depthCm * 10),
     ...(because === 'settled' ? { settled: { since: q.spreadOn!, liesCm } } : {}),
   });
-  if (q.heatAhead) return lay('heat');
+  if (q.heatAhead) return lay(q.spreadOn ? 'settled' : 'heat');
   const past = q.weather.filter((w) => w.date < q.today && w.date >= addDays(q.today, -WARM_FOR_DAYS));
   const mean = past.reduce((sum, w) => sum + w.tMaxC, 0) / Math.max(1, past.length);
   if (past.length === 0 || mean < WARM_DAYS_C) return { kind: 'wait', because: 'cold' };

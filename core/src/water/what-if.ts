@@ -9,7 +9,7 @@ import { evenness } from './evenness.js';
 import { type PlaceRules, type PlanRules, rulesPerPlant } from './plan-rules.js';
 import { missingAtEnd, type PlannedCase, runPlan } from './plan.js';
 import { startOf } from './run.js';
-import { spellOn } from '../records/spells.js';
+import { isMulched } from '../records/mulch.js';
 import { first } from '../units/lists.js';
 
 /** How steady a bed or pot is with its watering method, over a while. */
@@ -59,7 +59,7 @@ export function whatIf(
   const free = rulesPerPlant({ ...rules, allowedDays: null, weeklyCapL: null }, 1);
   const tried = (place: PlaceFacts): Steadiness => tryOn({ ...c, place }, days, free);
   const isPot = isPotted(c.place);
-  const mulched = spellOn(c.place.mulch, c.asOf) !== undefined;
+  const mulched = isMulched(c.place.mulch, c.asOf);
   const bigger = (c.place.volumeL ?? 10) * 2;
   return {
     drier: drierCost(c, days, free),

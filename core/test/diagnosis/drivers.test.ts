@@ -442,6 +442,8 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
     found: [{ observations: signs('soil-bare') }],
     weak: [
       { place: { ...bed, mulch: [] } },
+      // recorded as bare
+      { place: { ...bed, mulch: [{ from: back(5), depthMm: 0 }] } },
       { place: { ...bed, mulch: [{ from: back(60), to: back(20), depthMm: 60 }] } },
     ],
     // clippings of four months ago may be gone, and nobody said so

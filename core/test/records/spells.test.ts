@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { COVERINGS, type Covering, mulchOn, spellOn, spellsWith } from '@candid-leaf/core/records';
+import { COVERINGS, type Covering, isMulched, mulchOn, spellOn, spellsWith } from '@candid-leaf/core/records';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { addDays } from '@candid-leaf/core/units';
 
@@ -38,6 +38,14 @@ test('loose mulch settles, clippings sooner than straw and straw than bark; shee
   }
   expect(after('straw', 0)).toBe(60);
   expect(mulchOn([{ from: MAY, to: MAY, depthMm: 60 }], addDays(MAY, 1))).toBeUndefined();
+});
+
+test('bare soil that was recorded is not mulched; thin fabric and what has settled are', () => {
+  const on = (depthMm: number, kind?: string) =>
+    isMulched([{ from: MAY, depthMm, ...(kind ? { kind } : {}) }], '2026-09-01');
+  expect([on(0), on(0, 'dark-fabric'), on(2, 'paper'), on(60, 'clippings')]).toEqual([false, true, true, true]);
+  expect(isMulched([{ from: MAY, to: MAY, depthMm: 60 }], '2026-09-01')).toBe(false);
+  expect(isMulched(undefined, MAY)).toBe(false);
 });
 
 test('weeds laid as mulch cover bare soil, and nothing that already lies there', () => {

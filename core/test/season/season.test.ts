@@ -89,6 +89,9 @@ describe('the plan for a heat wave', () => {
     });
     // 2 m² at 6 cm are 120 L
     expect(act(heat, place(), 'mulch')!.what).toEqual({ act: 'mulch', litres: 120 });
+    // bare soil that was recorded is no mulch
+    const bare = { ...place().facts, mulch: [{ from: '2026-06-01', depthMm: 0 }] };
+    expect(acts(heat, place({ facts: bare }))).toContain('mulch');
     const covered = place({
       facts: {
         ...place().facts,

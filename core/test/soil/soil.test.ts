@@ -193,8 +193,8 @@ describe('mulch', () => {
     const settled = mulchPlan(q({ liesMm: 24, spreadOn: '2026-05-03' }));
     expect(settled).toMatchObject({ because: 'settled', depthCm: 4, litres: 80, settled: { liesCm: 2 } });
     expect(mulchInWords(settled, METRIC_FORMAT)).toMatch(/3 May has likely settled to about 2.cm\. Look first/);
-    // in heat there is no time to look twice
-    expect(mulchPlan(q({ liesMm: 24, spreadOn: '2026-05-03', heatAhead: true }))).toMatchObject({ because: 'heat' });
+    // heat asks for mulch on bare soil only
+    expect(mulchPlan(q({ liesMm: 24, spreadOn: '2026-05-03', heatAhead: true }))).toMatchObject({ because: 'settled' });
   });
   test('paper under it after leaf spots, and never in a pot', () => {
     expect(mulchPlan(q({ leafSpot: true }))).toMatchObject({ paper: true });

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { comingInWords, type ComingRisk, type PreventiveAct } from '@candid-leaf/core/risk';
-import { coverOf, spellOn, type DisorderCode } from '@candid-leaf/core/records';
+import { coverOf, isMulched, spellOn, type DisorderCode } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { COUNTED_CHANCE_PCT, weekday } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
@@ -113,7 +113,7 @@ function ruledIn(s: GardenSnapshot, place: PlaceEntity): Task[] {
   const covered = coverOf(place) !== 'none' || spellOn(place.roofed, s.today) !== undefined;
   return (place.rules ?? []).flatMap(({ rule, since }): Task[] => {
     const why = `a rule of this bed since ${s.format.day(since)}`;
-    if (rule === 'mulch' && !spellOn(place.mulch, s.today))
+    if (rule === 'mulch' && !isMulched(place.mulch, s.today))
       return [
         byRule(s, place, {
           rule,

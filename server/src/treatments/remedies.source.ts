@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { cutsOf, diseaseVisit } from '@candid-leaf/core/care';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
-import { spellOn } from '@candid-leaf/core/records';
+import { isMulched } from '@candid-leaf/core/records';
 import { isUUID } from 'class-validator';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -105,7 +105,7 @@ export class RemediesSource extends TaskSource {
       training: cutsOf(own, plant.training).training.training,
       heightM: own.context.case.plant.heightM,
       supported: isHeldUp(recordsOfPlant(s, plant)),
-      mulched: place !== undefined && spellOn(place.mulch, s.today) !== undefined,
+      mulched: place !== undefined && isMulched(place.mulch, s.today),
       plants: livePlantsIn(s, plant.placeId).length,
     });
   }

@@ -2,7 +2,7 @@ import { isEnclosed, isPotted } from '../../records/place.js';
 import type { SignCode } from '../../records/vocabulary/signs.js';
 import { addDays, type Day, daysBetween } from '../../units/day.js';
 import { isSheet } from '../../records/choices.js';
-import { mulchOn } from '../../records/mulch.js';
+import { isMulched, mulchOn } from '../../records/mulch.js';
 import { spellOn } from '../../records/spells.js';
 import type { CaseContext } from '../context.js';
 import { keepsLog } from './care-rules.js';
@@ -225,7 +225,7 @@ const ROTTED_MM = 10;
 /** Returns whether the soil is bare. Bare only if a record says so; otherwise unknown. */
 export function noMulch(ctx: CaseContext): Verdict {
   const { mulch } = ctx.case.place;
-  const lies = mulchOn(mulch, ctx.case.asOf);
+  const lies = isMulched(mulch, ctx.case.asOf) ? mulchOn(mulch, ctx.case.asOf) : undefined;
   if (lies && (isSheet(lies.kind) || lies.depthMm >= ROTTED_MM)) return ABSENT;
   if (ctx.present.has('soil-bare')) return bySign(ctx, ['soil-bare'], 'the soil is bare', 0.6);
   if (lies) return unknown('whether the mulch has rotted away');

@@ -1,6 +1,6 @@
 import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
-import { coverOf, isPotted, spellOn } from '@candid-leaf/core/records';
+import { coverOf, isMulched, isPotted, spellOn } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { NotebookPen } from 'lucide-react';
@@ -39,7 +39,7 @@ export function PlaceStrip({ view, day, tasks }: Props) {
   const may = useMay();
   const pots = isPotted(place);
   const over = coverOver(place, day);
-  const mulched = (spellOn(place.mulch, day)?.depthMm ?? 0) > 0;
+  const mulched = isMulched(place.mulch, day);
   const rem = Math.max(2, plants.length) * ROOM.plant + ROOM.strip;
   return (
     <Panel
